@@ -1,0 +1,40 @@
+package dobbin.cli;
+
+import dobbin.edit.EditRejected;
+import java.io.IOException;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+
+/** The commands of {@code ./dobbin} that need no server. */
+@Command(
+        name = "dobbin",
+        description = "Small looping animations from stills.",
+        subcommands = {Make.class, Unpack.class, Bench.class},
+        mixinStandardHelpOptions = true)
+public final class Main {
+    private static final int UNUSABLE_INPUT = 2;
+
+    private Main() {}
+
+    public static void main(String[] args) {
+        System.setProperty("java.awt.headless", "true");
+        System.exit(run(args));
+    }
+
+    /** @return the exit status: 0 done, 1 failed, 2 the words of the call or the files were unusable */
+    static int run(String... args) {
+        return new CommandLine(new Main())
+                .setCaseInsensitiveEnumValuesAllowed(true)
+                .setExecutionExceptionHandler((failure, command, parsed) -> {
+                    command.getErr().println("dobbin " + command.getCommandName() + ": " + sentence(failure));
+                    return failure instanceof IOException ? 1 : UNUSABLE_INPUT;
+                })
+                .execute(args);
+    }
+
+    private static String sentence(Exception failure) {
+        return failure instanceof EditRejected rejected
+                ? rejected.field() + " " + rejected.getMessage()
+                : failure.getMessage();
+    }
+}

@@ -1,0 +1,75 @@
+package dobbin.cli;
+
+import dobbin.edit.NewStill;
+import dobbin.gather.FileOpener;
+import dobbin.raster.Raster;
+import dobbin.reel.Still;
+import dobbin.render.Pictures;
+import dobbin.still.CountingOrder;
+import dobbin.still.DecodeLimits;
+import dobbin.still.UnreadablePicture;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.Files;
+import java.nio.file.NotDirectoryException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+
+/** A folder's pictures in memory, in counting order of their names. */
+final class StillsFolder {
+    private final Map<String, Raster> rasters = new HashMap<>();
+    private final List<NewStill> stills = new ArrayList<>();
+
+    private StillsFolder() {}
+
+    /** Reads what is a picture; says on {@code problems}, a line each, which files are none. */
+    static StillsFolder read(Path folder, PrintWriter problems) throws IOException {
+        if (!Files.isDirectory(folder)) {
+            throw new NotDirectoryException(folder + " is not a folder");
+        }
+        StillsFolder read = new StillsFolder();
+        for (Path file : filesOf(folder)) {
+            try {
+                read.add(file, problems);
+            } catch (UnreadablePicture e) {
+                problems.println("left out: “" + file.getFileName() + "” " + e.getMessage());
+            }
+        }
+        return read;
+    }
+
+    List<NewStill> stills() {
+        return List.copyOf(stills);
+    }
+
+    Pictures pictures() {
+        return rasters::get;
+    }
+
+    private static List<Path> filesOf(Path folder) throws IOException {
+        try (Stream<Path> files = Files.list(folder)) {
+            return files.filter(Files::isRegularFile)
+                    .filter(file -> !file.getFileName().toString().startsWith("."))
+                    .sorted((a, b) -> CountingOrder.OF_NAMES.compare(
+                            a.getFileName().toString(), b.getFileName().toString()))
+                    .toList();
+        }
+    }
+
+    private void add(Path file, PrintWriter problems) throws IOException, UnreadablePicture {
+        String name = file.getFileName().toString();
+        if (Files.size(file) > DecodeLimits.USUAL.maxBytes()) {
+            throw new UnreadablePicture("has more than " + DecodeLimits.USUAL.maxBytes() / 1_000_000 + " MB");
+        }
+        FileOpener.open(Files.readAllBytes(file), name, DecodeLimits.USUAL, gathered -> {
+                    String picture = String.format("%064x", stills.size());
+                    rasters.put(picture, gathered.raster());
+                    stills.add(new NewStill(new Still(picture, name, gathered.size()), gathered.delayMillis()));
+                })
+                .ifPresent(note -> problems.println("note: “" + name + "” " + note));
+    }
+}

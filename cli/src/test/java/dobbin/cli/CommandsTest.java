@@ -1,0 +1,150 @@
+package dobbin.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dobbin.raster.Raster;
+import dobbin.raster.Size;
+import dobbin.still.DecodeLimits;
+import dobbin.still.PngWriter;
+import dobbin.still.StillReader;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+class CommandsTest {
+    private static final Size SIZE = new Size(30, 20);
+    private static final int[] COLORS = {0xFF102030, 0xFFF0E0D0, 0xFF00AA55};
+
+    @TempDir
+    private Path folder;
+
+    private Path stills;
+    private Path gif;
+
+    @BeforeEach
+    void threeStillsWithNamesThatSortBadly() throws IOException {
+        stills = Files.createDirectory(folder.resolve("stills"));
+        gif = folder.resolve("out.gif");
+        String[] names = {"Tide 2.png", "tide 9.png", "Tide 10.png"};
+        for (int i = 0; i < names.length; i++) {
+            write(names[i], Raster.filled(SIZE, COLORS[i]));
+        }
+    }
+
+    @Test
+    void whatIsMadeIsUnpackedAgainInCountingOrder() throws Exception {
+        Said made = said("make", stills.toString(), gif.toString(), "--delay", "150", "--plays", "3", "--repeat", "3");
+        assertThat(made.status).isZero();
+        JsonNode line = JsonMapper.shared().readTree(made.out);
+        assertThat(line.propertyNames()).containsExactly("frames", "width", "height", "bytes", "encodeMillis");
+        assertThat(line.get("frames").asInt()).isEqualTo(3);
+        assertThat(line.get("bytes").asLong()).isEqualTo(Files.size(gif));
+        assertThat(line.get("encodeMillis").asDouble()).isPositive();
+
+        Path unpacked = folder.resolve("unpacked");
+        assertThat(said("unpack", gif.toString(), unpacked.toString()).status).isZero();
+        for (int i = 0; i < COLORS.length; i++) {
+            byte[] png = Files.readAllBytes(unpacked.resolve("frame-000" + (i + 1) + ".png"));
+            assertThat(StillReader.read(png, DecodeLimits.USUAL).raster()).isEqualTo(Raster.filled(SIZE, COLORS[i]));
+        }
+        assertThat(JsonMapper.shared().readTree(Files.readString(unpacked.resolve("frames.json"))))
+                .isEqualTo(JsonMapper.shared()
+                        .readTree("{\"width\":30,\"height\":20,\"plays\":3,\"frames\":"
+                                + "[{\"delayMillis\":150},{\"delayMillis\":150},{\"delayMillis\":150}]}"));
+    }
+
+    @Test
+    void settingsAreObeyed() throws Exception {
+        Said made = said(
+                "make",
+                stills.toString(),
+                gif.toString(),
+                "--width",
+                "15",
+                "--colors",
+                "2",
+                "--dither",
+                "none",
+                "--matte",
+                "F6F1E7");
+        assertThat(made.status).isZero();
+        assertThat(made.out).contains("\"width\":15,\"height\":10");
+        assertThat(Files.readAllBytes(gif)[10] & 7)
+                .as("bits of the color table, less one")
+                .isZero();
+    }
+
+    @Test
+    void whatIsNoPictureIsNamedAndLeftOut() throws Exception {
+        Files.writeString(stills.resolve("“ferry” 🌊.txt"), "18.00");
+        Said made = said("make", stills.toString(), gif.toString());
+        assertThat(made.status).isZero();
+        assertThat(made.err).contains("left out: “" + "“ferry” 🌊.txt" + "” is not a picture");
+        assertThat(made.out).contains("\"frames\":3");
+    }
+
+    @Test
+    void badNumbersAreRefusedByNameAndRangeAndWriteNothing() {
+        assertRefused("delayMillis must be from 10 to 600,000, not 0", "--delay", "0");
+        assertRefused("colors must be from 2 to 256, not 300", "--colors", "300");
+        assertRefused("width must be from 1 to 1,600, not -5", "--width", "-5");
+        assertRefused("--plays must be forever or a number", "--plays", "often");
+        assertRefused("--repeat must be from 1 to 1,000", "--repeat", "0");
+        assertRefused("Invalid value for option '--dither'", "--dither", "lots");
+        assertThat(gif).doesNotExist();
+    }
+
+    @Test
+    void missingAndBrokenInputIsSaid() throws Exception {
+        assertThat(said("make", folder.resolve("nowhere").toString(), gif.toString()).err)
+                .contains("is not a folder");
+        Path empty = Files.createDirectory(folder.resolve("empty"));
+        assertThat(said("make", empty.toString(), gif.toString()).err).contains("holds no picture that can be read");
+        Said unpacked = said("unpack", stills.resolve("Tide 2.png").toString(), folder.toString());
+        assertThat(unpacked.status).isEqualTo(2);
+        assertThat(unpacked.err).contains("does not begin with GIF87a or GIF89a");
+    }
+
+    private void assertRefused(String message, String... options) {
+        String[] args = new String[3 + options.length];
+        args[0] = "make";
+        args[1] = stills.toString();
+        args[2] = gif.toString();
+        System.arraycopy(options, 0, args, 3, options.length);
+        Said said = said(args);
+        assertThat(said.status).isEqualTo(2);
+        assertThat(said.err).contains(message);
+    }
+
+    private void write(String name, Raster raster) throws IOException {
+        ByteArrayOutputStream png = new ByteArrayOutputStream();
+        PngWriter.write(raster, png);
+        Files.write(stills.resolve(name), png.toByteArray());
+    }
+
+    private record Said(int status, String out, String err) {}
+
+    private static Said said(String... args) {
+        PrintStream out = System.out;
+        PrintStream err = System.err;
+        ByteArrayOutputStream toOut = new ByteArrayOutputStream();
+        ByteArrayOutputStream toErr = new ByteArrayOutputStream();
+        try {
+            System.setOut(new PrintStream(toOut, true, StandardCharsets.UTF_8));
+            System.setErr(new PrintStream(toErr, true, StandardCharsets.UTF_8));
+            int status = Main.run(args);
+            return new Said(status, toOut.toString(StandardCharsets.UTF_8), toErr.toString(StandardCharsets.UTF_8));
+        } finally {
+            System.setOut(out);
+            System.setErr(err);
+        }
+    }
+}

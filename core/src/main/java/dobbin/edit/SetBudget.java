@@ -1,0 +1,16 @@
+package dobbin.edit;
+
+import dobbin.reel.Reel;
+
+/** @param bytes what the delivered file should stay under, 1,000 to 1,000,000,000 */
+public record SetBudget(int bytes) implements Edit {
+    @Override
+    public Reel applyTo(Reel reel) {
+        return reel.withBudget(bytes);
+    }
+
+    @Override
+    public String title(Reel reel) {
+        return "Set the budget to " + bytes / 1000 + " KB";
+    }
+}

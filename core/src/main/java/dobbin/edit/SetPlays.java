@@ -1,0 +1,17 @@
+package dobbin.edit;
+
+import dobbin.reel.Plays;
+import dobbin.reel.Reel;
+
+/** @param times how often viewers play the loop in all: 1 to 1,000, or 0 for forever */
+public record SetPlays(int times) implements Edit {
+    @Override
+    public Reel applyTo(Reel reel) {
+        return reel.withPlays(new Plays(times));
+    }
+
+    @Override
+    public String title(Reel reel) {
+        return times == 0 ? "Play forever" : times == 1 ? "Play once" : "Play " + times + " times";
+    }
+}

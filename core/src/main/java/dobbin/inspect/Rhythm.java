@@ -1,0 +1,57 @@
+package dobbin.inspect;
+
+import java.util.Arrays;
+
+/**
+ * A loop's changes, step by step.
+ *
+ * @param changes for each frame, how much it differs from the one before it, 0 to 1; the first from the last
+ * @param seamRatio how large the jump from last to first is against the loop's usual step, 1 meaning no larger; 0 where
+ *     nothing moves
+ * @param seam the same as a verdict
+ */
+public record Rhythm(double[] changes, double seamRatio, Seam seam) {
+    /** What the jump from the last frame to the first looks like. */
+    public enum Seam {
+        /** Too few frames to have one. */
+        NONE,
+        /** The last frame repeats the first: the loop stops for a beat. */
+        REPEATS,
+        /** No larger than the usual step, or hardly. */
+        SMOOTH,
+        /** Larger than the usual step, as it shows. */
+        VISIBLE,
+        /** A cut. */
+        JUMP
+    }
+
+    private static final double NOTHING = 0.0005;
+    private static final double HARDLY_MORE = 1.6;
+    private static final double MUCH_MORE = 4;
+
+    /** @param changes as in the record; the first is the seam */
+    public static Rhythm of(double[] changes) {
+        if (changes.length < 2) {
+            return new Rhythm(changes, 0, Seam.NONE);
+        }
+        double usual = median(Arrays.copyOfRange(changes, 1, changes.length));
+        double ratio = changes[0] / Math.max(usual, NOTHING);
+        return new Rhythm(changes, ratio, verdict(changes[0], usual, ratio));
+    }
+
+    private static Seam verdict(double seam, double usual, double ratio) {
+        if (seam < NOTHING) {
+            return usual < NOTHING ? Seam.SMOOTH : Seam.REPEATS;
+        }
+        if (ratio <= HARDLY_MORE) {
+            return Seam.SMOOTH;
+        }
+        return ratio <= MUCH_MORE ? Seam.VISIBLE : Seam.JUMP;
+    }
+
+    private static double median(double[] values) {
+        Arrays.sort(values);
+        int middle = values.length / 2;
+        return values.length % 2 == 1 ? values[middle] : (values[middle - 1] + values[middle]) / 2;
+    }
+}

@@ -1,0 +1,44 @@
+package dobbin.reel;
+
+import dobbin.dither.Dither;
+import dobbin.palette.Palette;
+import dobbin.raster.Size;
+import dobbin.still.StillReader;
+
+/**
+ * How the delivered file is made.
+ *
+ * @param width in pixels, 1 to 1600; the height follows from the canvas
+ * @param colors 2 to 256, a transparent entry included
+ * @param matte the color soft edges are mixed with, six hexadecimal digits; empty to leave them as they are
+ */
+public record Delivery(int width, int colors, Dither dither, String matte) {
+    public static final int MAX_WIDTH = StillReader.WORKING_SIDE;
+
+    /** Canvases up to this wide are delivered as they are. */
+    private static final int WIDTH_KEPT = 800;
+
+    /** Wider ones are reduced to this: under 500 pixels is what pages and messages usually take. */
+    private static final int WIDTH_REDUCED = 480;
+
+    public Delivery {
+        Ranges.check("width", width, 1, MAX_WIDTH);
+        Ranges.check("colors", colors, 2, Palette.MAX_ENTRIES);
+        if (dither == null) {
+            throw new OutOfRange("dither", "must be given");
+        }
+        if (matte == null || !matte.matches("|[0-9a-fA-F]{6}")) {
+            throw new OutOfRange("matte", "must be six hexadecimal digits, or empty");
+        }
+    }
+
+    /** @return what a new reel with this canvas is delivered as, until someone chooses */
+    public static Delivery usualFor(Size canvas) {
+        int width = canvas.width() <= WIDTH_KEPT ? canvas.width() : WIDTH_REDUCED;
+        return new Delivery(width, Palette.MAX_ENTRIES, Dither.ERROR, "");
+    }
+
+    public Delivery withWidth(int newWidth) {
+        return new Delivery(newWidth, colors, dither, matte);
+    }
+}

@@ -1,0 +1,39 @@
+package dobbin.reel;
+
+import java.util.Locale;
+
+/** What numbers a reel takes, and the one way to refuse others: by the field's name and the allowed range. */
+public final class Ranges {
+    public static final int MIN_DELAY_MILLIS = 10;
+    public static final int MAX_DELAY_MILLIS = 600_000;
+    public static final int MAX_FRAMES = 2_000;
+    public static final int MAX_PLAYS = 1_000;
+    public static final int MAX_SIDE = 30_000;
+    public static final int MAX_NAME_LENGTH = 120;
+    public static final int MIN_BUDGET_BYTES = 1_000;
+    public static final int MAX_BUDGET_BYTES = 1_000_000_000;
+
+    private Ranges() {}
+
+    /** @throws OutOfRange unless {@code min <= value <= max} */
+    public static int check(String field, long value, int min, int max) {
+        if (value < min || value > max) {
+            throw new OutOfRange(
+                    field, "must be from " + grouped(min) + " to " + grouped(max) + ", not " + grouped(value));
+        }
+        return (int) value;
+    }
+
+    /** @return the name without blanks at its ends */
+    public static String checkName(String field, String name) {
+        String stripped = name == null ? "" : name.strip();
+        if (stripped.isEmpty() || stripped.length() > MAX_NAME_LENGTH) {
+            throw new OutOfRange(field, "must have 1 to " + MAX_NAME_LENGTH + " characters");
+        }
+        return stripped;
+    }
+
+    private static String grouped(long value) {
+        return String.format(Locale.ROOT, "%,d", value);
+    }
+}

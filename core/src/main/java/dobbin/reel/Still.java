@@ -1,0 +1,27 @@
+package dobbin.reel;
+
+import dobbin.raster.Size;
+
+/**
+ * A picture on a frame.
+ *
+ * @param picture which one: the SHA-256 of its bytes, 64 hexadecimal digits
+ * @param name of the file it came from
+ * @param size of the upright picture in that file
+ */
+public record Still(String picture, String name, Size size) {
+    public Still {
+        if (!picture.matches("[0-9a-f]{64}")) {
+            throw new OutOfRange("picture", "must be 64 hexadecimal digits");
+        }
+        name = Ranges.checkName("name", name.length() > Ranges.MAX_NAME_LENGTH ? shortened(name) : name);
+        Ranges.check("width", size.width(), 1, Ranges.MAX_SIDE);
+        Ranges.check("height", size.height(), 1, Ranges.MAX_SIDE);
+    }
+
+    /** The end of a name tells frames apart, so its middle goes. */
+    private static String shortened(String name) {
+        int half = Ranges.MAX_NAME_LENGTH / 2 - 1;
+        return name.substring(0, half) + "…" + name.substring(name.length() - half);
+    }
+}

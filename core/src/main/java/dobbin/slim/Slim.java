@@ -1,0 +1,71 @@
+package dobbin.slim;
+
+import dobbin.gif.GifWriter;
+import dobbin.palette.ColorCounts;
+import dobbin.palette.NearestColor;
+import dobbin.palette.Palette;
+import dobbin.palette.PaletteBuilder;
+import dobbin.raster.Raster;
+import dobbin.raster.Size;
+import dobbin.reel.Delivery;
+import dobbin.reel.Reel;
+import dobbin.render.Pictures;
+import dobbin.render.Renderer;
+import dobbin.timing.Hundredths;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.List;
+import java.util.concurrent.Executor;
+
+/** Delivers reels. The same reel and pictures give the same bytes, on any machine and any number of threads. */
+public final class Slim {
+    private final Executor executor;
+
+    /** @param executor does the work of single frames; {@code Runnable::run} for the calling thread alone */
+    public Slim(Executor executor) {
+        this.executor = executor;
+    }
+
+    /**
+     * @throws IllegalArgumentException where the reel has no frames
+     * @throws java.util.concurrent.CancellationException from {@code progress}
+     */
+    public Delivered deliver(Reel reel, Pictures pictures, Progress progress) {
+        if (reel.frames().isEmpty()) {
+            throw new IllegalArgumentException("A reel without frames has no file");
+        }
+        Delivery how = reel.delivery();
+        Size size = reel.deliveredSize();
+        FrameWork work = new FrameWork(executor, progress, 2 * reel.frames().size());
+        List<Raster> drawn =
+                work.each(reel.frames(), frame -> Matte.apply(Renderer.draw(reel, frame, pictures, size), how.matte()));
+
+        Palette palette = palette(drawn, how.colors());
+        NearestColor nearest = new NearestColor(palette);
+        List<byte[]> indexed = work.each(drawn, raster -> how.dither().indices(raster, palette, nearest));
+        byte[] file = write(reel, size, palette, indexed);
+        return new Delivered(file, size, indexed.size(), palette.entries());
+    }
+
+    private static Palette palette(List<Raster> drawn, int entries) {
+        ColorCounts counts = new ColorCounts();
+        drawn.forEach(raster -> counts.add(raster.argb()));
+        // A loop needs the entry for what stays the same from frame to frame, unless it costs the last exact color.
+        boolean usefulForLoop = drawn.size() > 1 && counts.distinct() != entries;
+        return PaletteBuilder.build(counts, entries, counts.transparentSeen() || usefulForLoop);
+    }
+
+    private static byte[] write(Reel reel, Size size, Palette palette, List<byte[]> indexed) {
+        int[] hundredths = Hundredths.apportion(reel.delaysMillis());
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try (GifWriter writer = new GifWriter(bytes, size, palette, reel.plays().times())) {
+            for (int i = 0; i < indexed.size(); i++) {
+                writer.add(indexed.get(i), hundredths[i]);
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException("Memory does not fail to be written to", e);
+        }
+        return bytes.toByteArray();
+    }
+}

@@ -1,0 +1,24 @@
+package dobbin.still;
+
+/**
+ * What a decoder may take on, checked against what a file says of itself before anything is allocated.
+ *
+ * @param maxPixels of one picture, width times height as stored
+ * @param maxFrames of one animation
+ * @param maxBytes of the file
+ */
+public record DecodeLimits(long maxPixels, int maxFrames, long maxBytes) {
+    /** 50 megapixels, 2,000 frames, 64 MB. */
+    public static final DecodeLimits USUAL = new DecodeLimits(50_000_000, 2_000, 64_000_000);
+
+    public DecodeLimits {
+        if (maxPixels < 1 || maxFrames < 1 || maxBytes < 1) {
+            throw new IllegalArgumentException("Limits are at least 1");
+        }
+    }
+
+    /** @return how many pixels all frames of one animation may have together, each counted as large as the screen */
+    public long maxAnimationPixels() {
+        return 20 * maxPixels;
+    }
+}

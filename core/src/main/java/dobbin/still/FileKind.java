@@ -1,0 +1,65 @@
+package dobbin.still;
+
+/** What a picture file is by its first bytes, whatever its name says. */
+public enum FileKind {
+    JPEG("image/jpeg", "jpg", "jpeg", "jpe", "jfif"),
+    PNG("image/png", "png"),
+    GIF("image/gif", "gif"),
+    WEBP("image/webp", "webp"),
+    BMP("image/bmp", "bmp"),
+    OTHER("application/octet-stream");
+
+    private final String mediaType;
+    private final String[] endings;
+
+    FileKind(String mediaType, String... endings) {
+        this.mediaType = mediaType;
+        this.endings = endings;
+    }
+
+    public String mediaType() {
+        return mediaType;
+    }
+
+    /** @param bytes the file, or at least its first 12 bytes */
+    public static FileKind of(byte[] bytes) {
+        if (startsWith(bytes, 0, 0xFF, 0xD8, 0xFF)) {
+            return JPEG;
+        }
+        if (startsWith(bytes, 0, 0x89, 'P', 'N', 'G', '\r', '\n', 0x1A, '\n')) {
+            return PNG;
+        }
+        if (startsWith(bytes, 0, 'G', 'I', 'F', '8')) {
+            return GIF;
+        }
+        if (startsWith(bytes, 0, 'R', 'I', 'F', 'F') && startsWith(bytes, 8, 'W', 'E', 'B', 'P')) {
+            return WEBP;
+        }
+        return startsWith(bytes, 0, 'B', 'M') ? BMP : OTHER;
+    }
+
+    /** @return what the ending of {@code name} promises, {@link #OTHER} where it promises no picture */
+    public static FileKind promisedBy(String name) {
+        String ending = name.substring(name.lastIndexOf('.') + 1);
+        for (FileKind kind : values()) {
+            for (String known : kind.endings) {
+                if (known.equalsIgnoreCase(ending)) {
+                    return kind;
+                }
+            }
+        }
+        return OTHER;
+    }
+
+    private static boolean startsWith(byte[] bytes, int offset, int... signature) {
+        if (bytes.length < offset + signature.length) {
+            return false;
+        }
+        for (int i = 0; i < signature.length; i++) {
+            if ((bytes[offset + i] & 0xFF) != signature[i]) {
+                return false;
+            }
+        }
+        return true;
+    }
+}

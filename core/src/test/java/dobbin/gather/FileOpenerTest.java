@@ -1,0 +1,70 @@
+package dobbin.gather;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import dobbin.raster.Size;
+import dobbin.skerry.DemoFile;
+import dobbin.skerry.DemoFolder;
+import dobbin.skerry.SkerryPoint;
+import dobbin.still.DecodeLimits;
+import dobbin.still.UnreadablePicture;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+
+class FileOpenerTest {
+    private static final List<DemoFolder> FOLDERS = SkerryPoint.folders();
+
+    @Test
+    void anAnimationOpensAsItsFramesWithTheirDelays() throws Exception {
+        DemoFile light = FOLDERS.get(4).files().get(0);
+        List<Gathered> frames = opened(light.bytes());
+        assertThat(frames)
+                .extracting(Gathered::delayMillis)
+                .containsExactly(900, 80, 80, 60, 60, 40, 120, 40, 60, 60, 80, 80);
+        assertThat(frames).allMatch(frame -> frame.size().equals(new Size(360, 240)));
+    }
+
+    @Test
+    void whatAFileHoldsCountsNotWhatItIsCalled() throws Exception {
+        byte[] jpeg = FOLDERS.get(0).files().get(0).bytes();
+        Optional<String> note = FileOpener.open(jpeg, "sunrise.gif", DecodeLimits.USUAL, still -> {});
+        assertThat(note).hasValue("is a JPEG file by another name; it was read as that");
+        assertThat(FileOpener.open(jpeg, "sunrise.JPG", DecodeLimits.USUAL, still -> {}))
+                .isEmpty();
+    }
+
+    @Test
+    void aBrokenAnimationIsRefusedInOneSentence() {
+        byte[] light = FOLDERS.get(4).files().get(0).bytes();
+        assertThatThrownBy(() -> opened(Arrays.copyOf(light, 60)))
+                .isInstanceOf(UnreadablePicture.class)
+                .hasMessageContaining("is a GIF that cannot be read")
+                .hasMessageContaining("global color table, byte");
+    }
+
+    @Test
+    void theDemoIsTheSameEachTimeAndHasTheUsualFlaws() throws Exception {
+        List<DemoFile> again = SkerryPoint.folders().get(1).files();
+        assertThat(again)
+                .zipSatisfy(
+                        FOLDERS.get(1).files(), (a, b) -> assertThat(a.bytes()).isEqualTo(b.bytes()));
+        assertThat(FOLDERS.get(0).files())
+                .extracting(DemoFile::name)
+                .startsWith("Sunrise 1.jpg", "Sunrise 10.jpg", "Sunrise 11.jpg");
+        List<Size> sizes = new ArrayList<>();
+        for (DemoFile file : FOLDERS.get(0).files()) {
+            sizes.add(opened(file.bytes()).get(0).size());
+        }
+        assertThat(sizes).hasSize(24).containsOnlyOnce(new Size(800, 600));
+    }
+
+    private static List<Gathered> opened(byte[] file) throws UnreadablePicture {
+        List<Gathered> stills = new ArrayList<>();
+        FileOpener.open(file, "a file", DecodeLimits.USUAL, stills::add);
+        return stills;
+    }
+}

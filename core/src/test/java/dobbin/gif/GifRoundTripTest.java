@@ -1,0 +1,228 @@
+package dobbin.gif;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import dobbin.palette.Palette;
+import dobbin.raster.Raster;
+import dobbin.raster.Size;
+import dobbin.still.DecodeLimits;
+import java.awt.Color;
+import java.awt.Graphics2D;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import javax.imageio.ImageIO;
+import javax.imageio.ImageReader;
+import javax.imageio.metadata.IIOMetadataNode;
+import javax.imageio.stream.ImageInputStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class GifRoundTripTest {
+    private record Loop(Size size, Palette palette, List<byte[]> frames, int[] hundredths) {
+        byte[] file(int plays) throws IOException {
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            try (GifWriter writer = new GifWriter(out, size, palette, plays)) {
+                for (int i = 0; i < frames.size(); i++) {
+                    writer.add(frames.get(i), hundredths[i]);
+                }
+            }
+            return out.toByteArray();
+        }
+
+        Raster shown(int frame) {
+            int[] colors = palette.colors();
+            int[] argb = new int[Math.toIntExact(size.area())];
+            for (int i = 0; i < argb.length; i++) {
+                int index = frames.get(frame)[i] & 0xFF;
+                argb[i] = index == palette.transparentIndex() ? 0 : 0xFF000000 | colors[index];
+            }
+            return Raster.of(size, argb);
+        }
+    }
+
+    /** Random loops: some frames equal, some change a box, some are new; with and without transparency. */
+    private static Loop loop(int seed) {
+        Random random = new Random(seed);
+        Size size = new Size(1 + random.nextInt(23), 1 + random.nextInt(19));
+        int[] colors = random.ints(1 + random.nextInt(255), 0, 1 << 24).toArray();
+        Palette palette = seed % 2 == 0 ? Palette.opaque(colors) : Palette.withTransparency(colors);
+        List<byte[]> frames = new ArrayList<>();
+        int count = 1 + random.nextInt(8);
+        for (int i = 0; i < count; i++) {
+            byte[] frame =
+                    i == 0 ? new byte[(int) size.area()] : frames.get(i - 1).clone();
+            int changes = random.nextInt(3) * random.nextInt(frame.length + 1);
+            for (int change = 0; change < changes; change++) {
+                frame[random.nextInt(frame.length)] = (byte) random.nextInt(palette.entries());
+            }
+            frames.add(frame);
+        }
+        return new Loop(size, palette, frames, random.ints(count, 0, 65536).toArray());
+    }
+
+    @Test
+    void framesComeBackPixelForPixelWithTheirDelays() throws Exception {
+        for (int seed = 0; seed < 400; seed++) {
+            Loop loop = loop(seed);
+            GifReader reader = GifReader.open(loop.file(0), DecodeLimits.USUAL);
+            for (int i = 0; i < loop.frames.size(); i++) {
+                GifFrame frame = reader.next().orElseThrow();
+                assertThat(frame.picture()).as("seed %d, frame %d", seed, i).isEqualTo(loop.shown(i));
+                assertThat(frame.delayHundredths()).isEqualTo(loop.hundredths[i]);
+            }
+            assertThat(reader.next()).isEmpty();
+            assertThat(reader.warnings()).isEmpty();
+        }
+    }
+
+    @Test
+    void theJdksReaderSeesTheSamePixels() throws Exception {
+        for (int seed = 0; seed < 120; seed++) {
+            Loop loop = loop(seed);
+            List<Raster> shown = shownByTheJdk(loop.file(0), loop.size);
+            for (int i = 0; i < loop.frames.size(); i++) {
+                assertThat(shown.get(i)).as("seed %d, frame %d", seed, i).isEqualTo(loop.shown(i));
+            }
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {0, 1, 2, 3, 1000})
+    void playsComeBack(int plays) throws Exception {
+        byte[] file = loop(3).file(plays);
+        GifReader reader = GifReader.open(file, DecodeLimits.USUAL);
+        while (reader.next().isPresent()) {
+            assertThat(reader.size()).isEqualTo(loop(3).size);
+        }
+        assertThat(reader.plays()).isEqualTo(plays);
+        assertThat(new String(file, "ISO-8859-1").contains("NETSCAPE2.0")).isEqualTo(plays != 1);
+    }
+
+    /** One red pixel: every byte as the specification lays it out. */
+    @Test
+    void theSmallestFileIsTheExpectedBytes() throws Exception {
+        Loop dot = new Loop(new Size(1, 1), Palette.opaque(0xFF0000), List.of(new byte[1]), new int[] {300});
+        int[] expected = {
+            'G', 'I', 'F', '8', '9', 'a', 1, 0, 1, 0, 0xF0, 0, 0, 0xFF, 0, 0, 0, 0, 0, 0x21, 0xF9, 4, 4, 0x2C, 1, 0, 0,
+            0x2C, 0, 0, 0, 0, 1, 0, 1, 0, 0, 2, 2, 0x44, 0x01, 0, 0x3B
+        };
+        byte[] bytes = new byte[expected.length];
+        for (int i = 0; i < bytes.length; i++) {
+            bytes[i] = (byte) expected[i];
+        }
+        assertThat(dot.file(1)).isEqualTo(bytes);
+    }
+
+    @Test
+    void aFrameThatRepeatsCostsNextToNothing() throws Exception {
+        Random random = new Random(1);
+        byte[] picture = new byte[100 * 100];
+        random.nextBytes(picture);
+        Palette palette = Palette.opaque(random.ints(256, 0, 1 << 24).toArray());
+        Size size = new Size(100, 100);
+        int once = new Loop(size, palette, List.of(picture), new int[] {5}).file(0).length;
+        int twice = new Loop(size, palette, List.of(picture, picture), new int[] {5, 5}).file(0).length;
+        assertThat(twice - once).isLessThan(30);
+    }
+
+    @Test
+    void whereverAFileBreaksOffWhatCameBeforeIsKept() throws Exception {
+        Loop loop = loop(7);
+        byte[] file = loop.file(0);
+        int most = 0;
+        for (int length = 0; length < file.length; length++) {
+            int frames = framesOf(Arrays.copyOf(file, length));
+            assertThat(frames).isBetween(most == 0 ? 0 : most - 1, loop.frames.size());
+            most = Math.max(most, frames);
+        }
+        assertThat(most).isEqualTo(loop.frames.size());
+    }
+
+    @Test
+    void damagedFilesGiveFramesOrTheFormatsOwnError() throws Exception {
+        for (int seed = 0; seed < 4_000; seed++) {
+            Random random = new Random(seed);
+            byte[] file = loop(seed % 50).file(0);
+            for (int hits = 1 + random.nextInt(6); hits > 0; hits--) {
+                file[random.nextInt(file.length)] = (byte) random.nextInt(256);
+            }
+            assertThat(framesOf(file)).as("seed %d", seed).isLessThanOrEqualTo(DecodeLimits.USUAL.maxFrames());
+        }
+    }
+
+    @Test
+    void limitsAreCheckedBeforeAnythingIsAllocated() throws Exception {
+        byte[] huge = loop(2).file(0);
+        Arrays.fill(huge, 6, 10, (byte) 0xFF);
+        assertThatThrownBy(() -> GifReader.open(huge, DecodeLimits.USUAL))
+                .isInstanceOf(GifFormatException.class)
+                .hasMessageContaining("65535 x 65535");
+        GifReader one = GifReader.open(loop(7).file(0), new DecodeLimits(1_000, 1, 100_000));
+        assertThat(one.next()).isPresent();
+        assertThat(one.next()).isEmpty();
+        assertThat(one.warnings()).singleElement().asString().contains("More than 1 frames");
+        assertThatThrownBy(() -> GifReader.open("ferry".getBytes("UTF-8"), DecodeLimits.USUAL))
+                .isInstanceOf(GifFormatException.class);
+    }
+
+    /** @return the number of frames, 0 where the format's own error was thrown */
+    private static int framesOf(byte[] file) {
+        int frames = 0;
+        try {
+            GifReader reader = GifReader.open(file, new DecodeLimits(4_000_000, 2_000, 1_000_000));
+            for (Optional<GifFrame> frame = reader.next(); frame.isPresent(); frame = reader.next()) {
+                frames++;
+            }
+        } catch (GifFormatException e) {
+            assertThat(e.getMessage()).isNotBlank();
+            return 0;
+        }
+        return frames;
+    }
+
+    private static List<Raster> shownByTheJdk(byte[] file, Size size) throws IOException {
+        ImageReader reader = ImageIO.getImageReadersByFormatName("gif").next();
+        BufferedImage screen = new BufferedImage(size.width(), size.height(), BufferedImage.TYPE_INT_ARGB);
+        List<Raster> shown = new ArrayList<>();
+        try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(file))) {
+            reader.setInput(in);
+            int count = reader.getNumImages(true);
+            for (int i = 0; i < count; i++) {
+                var tree = (IIOMetadataNode) reader.getImageMetadata(i).getAsTree("javax_imageio_gif_image_1.0");
+                var at = (IIOMetadataNode)
+                        tree.getElementsByTagName("ImageDescriptor").item(0);
+                var control = (IIOMetadataNode)
+                        tree.getElementsByTagName("GraphicControlExtension").item(0);
+                BufferedImage patch = reader.read(i);
+                int left = Integer.parseInt(at.getAttribute("imageLeftPosition"));
+                int top = Integer.parseInt(at.getAttribute("imageTopPosition"));
+                for (int y = 0; y < patch.getHeight(); y++) {
+                    for (int x = 0; x < patch.getWidth(); x++) {
+                        int argb = patch.getRGB(x, y);
+                        if (argb >>> 24 != 0) {
+                            screen.setRGB(left + x, top + y, argb);
+                        }
+                    }
+                }
+                int[] pixels = screen.getRGB(0, 0, size.width(), size.height(), null, 0, size.width());
+                shown.add(Raster.of(size, pixels));
+                if (control.getAttribute("disposalMethod").equals("restoreToBackgroundColor")) {
+                    Graphics2D pen = screen.createGraphics();
+                    pen.setBackground(new Color(0, true));
+                    pen.clearRect(left, top, patch.getWidth(), patch.getHeight());
+                    pen.dispose();
+                }
+            }
+        }
+        return shown;
+    }
+}
