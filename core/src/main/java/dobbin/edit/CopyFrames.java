@@ -1,26 +1,31 @@
 package dobbin.edit;
 
 import dobbin.reel.Frame;
+import dobbin.reel.Ranges;
 import dobbin.reel.Reel;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Puts copies of the named frames, together and in playing order, right after the last of them. */
-public record CopyFrames(List<Integer> frames) implements Edit {
+/**
+ * Puts copies of the named frames in, together and in playing order.
+ *
+ * @param to the gap they go into: 0 is before the first frame, the number of frames is after the last
+ */
+public record CopyFrames(List<Integer> frames, int to) implements Edit {
     public CopyFrames {
         frames = List.copyOf(frames);
     }
 
     @Override
     public Reel applyTo(Reel reel) {
-        List<Frame> originals = Chosen.of(reel, frames).frames();
-        Frame last = originals.get(originals.size() - 1);
-        List<Frame> all = new ArrayList<>(reel.frames());
+        Ranges.check("to", to, 0, reel.frames().size());
         int id = reel.nextFrameId();
-        int at = all.indexOf(last) + 1;
-        for (Frame original : originals) {
-            all.add(at++, original.withId(id++));
+        List<Frame> copies = new ArrayList<>();
+        for (Frame original : Chosen.of(reel, frames).frames()) {
+            copies.add(original.withId(id++));
         }
+        List<Frame> all = new ArrayList<>(reel.frames());
+        all.addAll(to, copies);
         return reel.withFrames(all, id);
     }
 

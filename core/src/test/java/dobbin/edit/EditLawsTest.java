@@ -49,7 +49,10 @@ class EditLawsTest {
     void copyingThenRemovingTheCopiesChangesNothingButTheNextId(int seed) {
         Random random = new Random(seed);
         Reel before = EditTest.reel(1 + random.nextInt(20));
-        Reel copied = Edit.apply(new CopyFrames(someOf(random, before)), before);
+        Reel copied = Edit.apply(
+                new CopyFrames(
+                        someOf(random, before), random.nextInt(before.frames().size() + 1)),
+                before);
         List<Integer> copies = copied.frames().stream()
                 .map(Frame::id)
                 .filter(id -> id >= before.nextFrameId())
@@ -66,7 +69,7 @@ class EditLawsTest {
         return switch (random.nextInt(5)) {
             case 0 -> new MoveFrames(some, random.nextInt(reel.frames().size() + 1));
             case 1 -> new ReverseFrames(some);
-            case 2 -> reel.frames().size() < 500 ? new CopyFrames(some) : new RemoveFrames(some);
+            case 2 -> reel.frames().size() < 500 ? new CopyFrames(some, 0) : new RemoveFrames(some);
             case 3 -> new RemoveFrames(some);
             default -> new SetDelay(some, 10 + random.nextInt(3_000));
         };

@@ -108,8 +108,8 @@ class EditTest {
     }
 
     @Test
-    void copiesFollowTheLastOriginalAndAreFramesOfTheirOwn() {
-        Reel copied = Edit.apply(new CopyFrames(List.of(3, 1)), reel(4));
+    void copiesGoWhereToldAndAreFramesOfTheirOwn() {
+        Reel copied = Edit.apply(new CopyFrames(List.of(3, 1), 3), reel(4));
         assertThat(ids(copied)).containsExactly(1, 2, 3, 5, 6, 4);
         assertThat(copied.frames().get(3).still())
                 .isEqualTo(copied.frames().get(0).still());
@@ -121,7 +121,7 @@ class EditTest {
     void removedFramesAreGoneAndTheirIdsAreNotUsedAgain() {
         Reel removed = Edit.apply(new RemoveFrames(List.of(2, 4)), reel(4));
         assertThat(ids(removed)).containsExactly(1, 3);
-        assertThat(ids(Edit.apply(new CopyFrames(List.of(3)), removed))).containsExactly(1, 3, 5);
+        assertThat(ids(Edit.apply(new CopyFrames(List.of(3), 2), removed))).containsExactly(1, 3, 5);
         assertThat(Edit.apply(new RemoveFrames(List.of(1, 2, 3, 4)), reel(4)).frames())
                 .isEmpty();
     }
@@ -157,6 +157,7 @@ class EditTest {
         assertRefused(new SetBudget(10), "budgetBytes", "1,000 to 1,000,000,000");
         assertRefused(new Rename(" \t"), "name", "1 to 120 characters");
         assertRefused(new MoveFrames(List.of(1), 6), "to", "0 to 5");
+        assertRefused(new CopyFrames(List.of(1), -1), "to", "0 to 5");
         assertRefused(new RemoveFrames(List.of()), "frames", "at least one");
         assertRefused(new ReverseFrames(List.of(1, 99)), "frames", "no longer in this reel");
         assertRefused(new AddStills(List.of(), 0), "stills", "at least one");
@@ -165,7 +166,7 @@ class EditTest {
     @Test
     void tooManyFramesAreRefused() {
         Reel full = reel(1_500);
-        assertThatThrownBy(() -> Edit.apply(new CopyFrames(ids(full)), full)).hasMessageContaining("0 to 2,000");
+        assertThatThrownBy(() -> Edit.apply(new CopyFrames(ids(full), 0), full)).hasMessageContaining("0 to 2,000");
     }
 
     @Test

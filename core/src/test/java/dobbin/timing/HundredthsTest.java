@@ -38,4 +38,12 @@ class HundredthsTest {
             }
         }
     }
+
+    @Test
+    void viewersPlayTheShortestDelaysSlower() {
+        assertThat(Viewers.shownHundredths(0)).isEqualTo(10);
+        assertThat(Viewers.shownHundredths(1)).isEqualTo(10);
+        assertThat(Viewers.shownHundredths(2)).isEqualTo(2);
+        assertThat(Viewers.shownHundredths(600)).isEqualTo(600);
+    }
 }

@@ -1,0 +1,39 @@
+package dobbin.server;
+
+import dobbin.still.DecodeLimits;
+import java.util.List;
+import org.springframework.boot.context.properties.ConfigurationProperties;
+import org.springframework.util.unit.DataSize;
+
+/**
+ * What can be set from outside, as {@code dobbin.*}.
+ *
+ * @param dataFolder where the database lies
+ * @param demo whether to put the demo reels on an empty shelf
+ * @param maxFileSize of one uploaded file
+ * @param maxMegapixels of one picture
+ * @param maxFramesPerFile of one animation
+ * @param filesReadAtOnce how many uploads are decoded at a time; each may need 8 bytes a pixel
+ * @param pictureCache memory for decoded pictures
+ * @param renderCache memory for drawn frames
+ * @param deliveryCache memory for encoded files
+ * @param allowedHosts names this server answers to; others are refused, so that no foreign page can reach it by a name
+ *     of its own
+ */
+@ConfigurationProperties("dobbin")
+public record Settings(
+        String dataFolder,
+        boolean demo,
+        DataSize maxFileSize,
+        int maxMegapixels,
+        int maxFramesPerFile,
+        int filesReadAtOnce,
+        DataSize pictureCache,
+        DataSize renderCache,
+        DataSize deliveryCache,
+        List<String> allowedHosts) {
+
+    public DecodeLimits decodeLimits() {
+        return new DecodeLimits(1_000_000L * maxMegapixels, maxFramesPerFile, maxFileSize.toBytes());
+    }
+}

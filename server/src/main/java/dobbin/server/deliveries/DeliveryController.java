@@ -1,0 +1,138 @@
+package dobbin.server.deliveries;
+
+import dobbin.edit.EditRejected;
+import dobbin.reel.Ranges;
+import dobbin.reel.Reel;
+import dobbin.server.jobs.EventHub;
+import dobbin.server.jobs.Job;
+import dobbin.server.jobs.Jobs;
+import dobbin.server.reels.OpenReel;
+import dobbin.server.reels.Reels;
+import dobbin.server.renders.RenderKeys;
+import dobbin.server.web.NotFound;
+import dobbin.slim.Delivered;
+import dobbin.slim.Progress;
+import dobbin.timing.Hundredths;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.Arrays;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.http.CacheControl;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+
+/** Weight, deliveries, and the stream of what happens to a reel. */
+@RestController
+class DeliveryController {
+    private static final CacheControl UNCHANGING =
+            CacheControl.maxAge(Duration.ofDays(365)).cachePrivate().immutable();
+
+    private final Reels reels;
+    private final Encoder encoder;
+    private final Weights weights;
+    private final DeliveryStore store;
+    private final Jobs jobs;
+    private final EventHub hub;
+
+    DeliveryController(Reels reels, Encoder encoder, Weights weights, DeliveryStore store, Jobs jobs, EventHub hub) {
+        this.reels = reels;
+        this.encoder = encoder;
+        this.weights = weights;
+        this.store = store;
+        this.jobs = jobs;
+        this.hub = hub;
+    }
+
+    record NewDelivery(String name) {}
+
+    /** Events: {@code changed} with a revision, {@code weight}, and {@code job} for what was started on this reel. */
+    @GetMapping(path = "/api/reels/{id}/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    SseEmitter listen(@PathVariable String id) {
+        reels.open(id);
+        return hub.listen(id);
+    }
+
+    @GetMapping("/api/reels/{id}/weight")
+    Weights.WeightView weight(@PathVariable String id) {
+        return weights.weigh(reels.open(id));
+    }
+
+    /** The file as it would be delivered now, where it is still the one that was weighed. */
+    @GetMapping(path = "/api/reels/{id}/files/{file}.gif", produces = MediaType.IMAGE_GIF_VALUE)
+    ResponseEntity<byte[]> now(@PathVariable String id, @PathVariable String file) {
+        Reel reel = reels.open(id).reel();
+        if (!RenderKeys.ofDelivery(reel).equals(file) || reel.frames().isEmpty()) {
+            throw new NotFound("This reel would be delivered differently by now.");
+        }
+        return ResponseEntity.ok()
+                .cacheControl(UNCHANGING)
+                .body(encoder.encode(reel, Progress.NONE).bytes());
+    }
+
+    @GetMapping("/api/reels/{id}/deliveries")
+    List<DeliveryStore.Entry> list(@PathVariable String id) {
+        return store.ofReel(reels.open(id).id());
+    }
+
+    @PostMapping("/api/reels/{id}/deliveries")
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    Job.View deliver(@PathVariable String id, @RequestBody NewDelivery wanted) {
+        String name = Ranges.checkName("name", wanted.name());
+        OpenReel open = reels.open(id);
+        if (open.reel().frames().isEmpty()) {
+            throw new EditRejected("frames", "are missing: a loop needs at least one");
+        }
+        Job job = jobs.start("Deliver " + name, view -> hub.publish(id, "job", view), progress -> {
+            Delivered made = encoder.encode(open.reel(), progress);
+            return keep(open, name, made);
+        });
+        return job.view();
+    }
+
+    /** The file itself; it never changes. With {@code download} the browser saves it under its name. */
+    @GetMapping(path = "/api/deliveries/{delivery}.gif", produces = MediaType.IMAGE_GIF_VALUE)
+    ResponseEntity<byte[]> file(@PathVariable String delivery, @RequestParam(defaultValue = "false") boolean download) {
+        DeliveryStore.NamedFile file =
+                store.file(delivery).orElseThrow(() -> new NotFound("There is no delivery " + delivery + "."));
+        ContentDisposition disposition = (download ? ContentDisposition.attachment() : ContentDisposition.inline())
+                .filename(file.name() + ".gif", StandardCharsets.UTF_8)
+                .build();
+        return ResponseEntity.ok()
+                .cacheControl(UNCHANGING)
+                .header(HttpHeaders.CONTENT_DISPOSITION, disposition.toString())
+                .body(file.bytes());
+    }
+
+    private String keep(OpenReel open, String name, Delivered made) {
+        Reel reel = open.reel();
+        int hundredths =
+                Arrays.stream(Hundredths.apportion(reel.delaysMillis())).sum();
+        DeliveryStore.Entry entry = new DeliveryStore.Entry(
+                UUID.randomUUID().toString(),
+                name,
+                Instant.now().truncatedTo(ChronoUnit.MILLIS),
+                made.size().width(),
+                made.size().height(),
+                made.frames(),
+                made.colors(),
+                reel.plays().times(),
+                10 * hundredths,
+                made.bytes().length);
+        store.insert(open.id(), entry, made.bytes());
+        return entry.id();
+    }
+}

@@ -1,0 +1,80 @@
+package dobbin.server.demo;
+
+import dobbin.dither.Dither;
+import dobbin.edit.AddStills;
+import dobbin.edit.Edit;
+import dobbin.edit.NewStill;
+import dobbin.edit.SetDelay;
+import dobbin.edit.SetDelivery;
+import dobbin.raster.Size;
+import dobbin.reel.Frame;
+import dobbin.reel.Still;
+import dobbin.server.Settings;
+import dobbin.server.pictures.PictureLibrary;
+import dobbin.server.reels.OpenReel;
+import dobbin.server.reels.Reels;
+import dobbin.skerry.DemoFile;
+import dobbin.skerry.DemoFolder;
+import dobbin.skerry.SkerryPoint;
+import dobbin.still.UnreadablePicture;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.stereotype.Component;
+
+/** Fills an empty shelf with the demo, where the settings ask for it. */
+@Component
+class DemoReels implements ApplicationRunner {
+    private static final Logger LOG = LoggerFactory.getLogger(DemoReels.class);
+
+    private final Reels reels;
+    private final PictureLibrary pictures;
+    private final Settings settings;
+
+    DemoReels(Reels reels, PictureLibrary pictures, Settings settings) {
+        this.reels = reels;
+        this.pictures = pictures;
+        this.settings = settings;
+    }
+
+    @Override
+    public void run(ApplicationArguments args) throws UnreadablePicture {
+        if (!settings.demo() || !reels.all().isEmpty()) {
+            return;
+        }
+        LOG.info("Drawing the demo reels, some seconds");
+        List<DemoFolder> folders = new ArrayList<>(SkerryPoint.folders());
+        Collections.reverse(folders);
+        for (DemoFolder folder : folders) {
+            make(folder);
+        }
+    }
+
+    private void make(DemoFolder folder) throws UnreadablePicture {
+        List<NewStill> stills = new ArrayList<>();
+        for (DemoFile file : folder.files()) {
+            for (PictureLibrary.Taken taken :
+                    pictures.take(file.bytes(), file.name()).stills()) {
+                Size size = new Size(taken.picture().width(), taken.picture().height());
+                int delay = taken.delayMillis() == 0 ? folder.delayMillis() : taken.delayMillis();
+                stills.add(new NewStill(new Still(taken.picture().id(), file.name(), size), delay));
+            }
+        }
+        OpenReel reel = edited(reels.create(folder.reel()), new AddStills(stills, 0));
+        List<Integer> ids = reel.reel().frames().stream().map(Frame::id).toList();
+        for (var hold : folder.holds().entrySet()) {
+            reel = edited(reel, new SetDelay(List.of(ids.get(hold.getKey() - 1)), hold.getValue()));
+        }
+        edited(
+                reel,
+                new SetDelivery(folder.width(), folder.colors(), folder.dithered() ? Dither.ERROR : Dither.NONE, ""));
+    }
+
+    private OpenReel edited(OpenReel reel, Edit edit) {
+        return reels.edit(reel.id(), reel.revision(), edit);
+    }
+}

@@ -1,0 +1,2 @@
+/** Long work off the request: started, followed over server-sent events, cancelled. */
+package dobbin.server.jobs;

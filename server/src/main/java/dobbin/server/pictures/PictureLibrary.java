@@ -1,0 +1,143 @@
+package dobbin.server.pictures;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import dobbin.gather.FileOpener;
+import dobbin.gather.Gathered;
+import dobbin.raster.Raster;
+import dobbin.raster.Resampler;
+import dobbin.raster.Size;
+import dobbin.render.Pictures;
+import dobbin.server.Settings;
+import dobbin.server.web.NotFound;
+import dobbin.still.DecodeLimits;
+import dobbin.still.FileKind;
+import dobbin.still.PngWriter;
+import dobbin.still.StillReader;
+import dobbin.still.UnreadablePicture;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.Semaphore;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import org.springframework.stereotype.Service;
+
+/** All pictures: takes files in, and gives decoded pictures out from a cache of bounded size. */
+@Service
+public class PictureLibrary {
+    /** The longer side of thumbnails: enough for a card on a sharp screen. */
+    public static final int THUMBNAIL_SIDE = 320;
+
+    /** Stored pictures were checked when they came; a reduced one may be anything up to that. */
+    private static final DecodeLimits STORED = new DecodeLimits(Integer.MAX_VALUE, 1, Integer.MAX_VALUE);
+
+    private final PictureStore store;
+    private final DecodeLimits limits;
+    private final Semaphore decoding;
+    private final Cache<String, Raster> rasters;
+
+    PictureLibrary(PictureStore store, Settings settings) {
+        this.store = store;
+        this.limits = settings.decodeLimits();
+        this.decoding = new Semaphore(settings.filesReadAtOnce());
+        this.rasters = Caffeine.newBuilder()
+                .maximumWeight(settings.pictureCache().toBytes())
+                .weigher((String key, Raster raster) -> 4 * raster.argb().length)
+                .build();
+    }
+
+    /** @param delayMillis what the file says of its time, 0 where it says nothing */
+    public record Taken(PictureInfo picture, int delayMillis) {}
+
+    /** @param note a clause on what is odd about the file, or nothing */
+    public record TakenFile(List<Taken> stills, Optional<String> note) {}
+
+    /** Waits for its turn, so that many large files at once do not need memory for all of them. */
+    public TakenFile take(byte[] file, String name) throws UnreadablePicture {
+        decoding.acquireUninterruptibly();
+        try {
+            List<Taken> stills = new ArrayList<>();
+            FileKind kind = FileKind.of(file);
+            Optional<String> note = FileOpener.open(
+                    file,
+                    name,
+                    limits,
+                    still -> stills.add(kind == FileKind.GIF ? keepFrame(still) : keepFile(still, file, kind)));
+            return new TakenFile(stills, note);
+        } finally {
+            decoding.release();
+        }
+    }
+
+    public Map<String, PictureInfo> infos(Collection<String> ids) {
+        return store.infos(ids);
+    }
+
+    /** @return pictures at working size: for deliveries */
+    public Pictures working() {
+        return id -> rasters.get("working " + id, key -> decoded(id, store::working));
+    }
+
+    /** @return pictures reduced to {@link #THUMBNAIL_SIDE}: for cards and quick looks */
+    public Pictures thumbnails() {
+        return id -> rasters.get("thumbnail " + id, key -> decoded(id, store::thumbnail));
+    }
+
+    /** The file itself is kept, and what was made smaller of it beside it. */
+    private Taken keepFile(Gathered still, byte[] file, FileKind kind) {
+        boolean reduced = still.raster().size().area() < still.size().area();
+        return keep(still, file, kind, () -> reduced ? png(still.raster()) : null);
+    }
+
+    /** A frame of an animation has no file of its own until it gets one here. */
+    private Taken keepFrame(Gathered still) {
+        return keep(still, png(still.raster()), FileKind.PNG, () -> null);
+    }
+
+    private Taken keep(Gathered still, byte[] bytes, FileKind kind, Supplier<byte[]> working) {
+        Size size = still.size();
+        PictureInfo info = new PictureInfo(sha256(bytes), size.width(), size.height());
+        if (store.infos(List.of(info.id())).isEmpty()) {
+            Raster raster = still.raster();
+            Raster thumbnail = Resampler.resize(raster, raster.size().reducedTo(THUMBNAIL_SIDE));
+            store.insert(new PictureStore.Row(info, kind.mediaType(), bytes, working.get(), png(thumbnail)));
+        }
+        return new Taken(info, still.delayMillis());
+    }
+
+    private Raster decoded(String id, Function<String, Optional<byte[]>> read) {
+        byte[] bytes = read.apply(id).orElseThrow(() -> new NotFound("There is no picture " + id + "."));
+        try {
+            return StillReader.read(bytes, STORED).raster();
+        } catch (UnreadablePicture e) {
+            throw new IllegalStateException("A stored picture " + e.getMessage(), e);
+        }
+    }
+
+    private static byte[] png(Raster raster) {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try {
+            PngWriter.write(raster, out);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return out.toByteArray();
+    }
+
+    private static String sha256(byte[] bytes) {
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("Every Java has SHA-256", e);
+        }
+    }
+}

@@ -1,0 +1,90 @@
+package dobbin.server.renders;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import dobbin.dither.Dither;
+import dobbin.raster.Raster;
+import dobbin.raster.Size;
+import dobbin.reel.Delivery;
+import dobbin.reel.Frame;
+import dobbin.reel.Reel;
+import dobbin.render.Pictures;
+import dobbin.render.Renderer;
+import dobbin.server.Settings;
+import dobbin.server.pictures.PictureLibrary;
+import dobbin.server.reels.Reels;
+import dobbin.server.web.NotFound;
+import dobbin.slim.Progress;
+import dobbin.slim.Slim;
+import dobbin.still.PngWriter;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import org.springframework.stereotype.Service;
+
+/** Draws what is looked at, and keeps the latest of it. */
+@Service
+class Renders {
+    static final int MAX_WIDTH = 1600;
+    private static final int PREVIEW_COLORS = 128;
+
+    private final Reels reels;
+    private final PictureLibrary pictures;
+    private final Slim slim;
+    private final Cache<String, byte[]> drawn;
+
+    Renders(Reels reels, PictureLibrary pictures, Slim slim, Settings settings) {
+        this.reels = reels;
+        this.pictures = pictures;
+        this.slim = slim;
+        this.drawn = Caffeine.newBuilder()
+                .maximumWeight(settings.renderCache().toBytes())
+                .weigher((String key, byte[] bytes) -> bytes.length)
+                .build();
+    }
+
+    byte[] png(String id, String key, int width) {
+        return drawn.get(key + ' ' + width, missing -> {
+            Reel reel = reels.open(id).reel();
+            Frame frame = reel.frames().stream()
+                    .filter(each -> RenderKeys.of(reel, each).equals(key))
+                    .findFirst()
+                    .orElseThrow(() -> new NotFound("No frame of this reel looks like that any more."));
+            return png(draw(reel, frame, width));
+        });
+    }
+
+    byte[] preview(String id, String key) {
+        return drawn.get(key, missing -> {
+            Reel reel = reels.open(id).reel();
+            if (!RenderKeys.ofLoop(reel).equals(key)) {
+                throw new NotFound("This reel does not look like that any more.");
+            }
+            int width = reel.canvas().reducedTo(PictureLibrary.THUMBNAIL_SIDE).width();
+            Delivery small = new Delivery(width, PREVIEW_COLORS, Dither.ERROR, "");
+            return slim.deliver(reel.withDelivery(small), pictures.thumbnails(), Progress.NONE)
+                    .bytes();
+        });
+    }
+
+    private Raster draw(Reel reel, Frame frame, int width) {
+        Size canvas = reel.canvas();
+        Size size = canvas.width() <= width ? canvas : canvas.withWidth(width);
+        return Renderer.draw(reel, frame, forSize(size), size);
+    }
+
+    private Pictures forSize(Size size) {
+        boolean small = Math.max(size.width(), size.height()) <= PictureLibrary.THUMBNAIL_SIDE;
+        return small ? pictures.thumbnails() : pictures.working();
+    }
+
+    private static byte[] png(Raster raster) {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try {
+            PngWriter.write(raster, out);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return out.toByteArray();
+    }
+}

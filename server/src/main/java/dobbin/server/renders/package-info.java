@@ -1,0 +1,2 @@
+/** Drawn frames at immutable addresses, and what can be seen by comparing them. */
+package dobbin.server.renders;

@@ -1,0 +1,67 @@
+package dobbin.server.web;
+
+import dobbin.server.Settings;
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.net.URI;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/**
+ * Keeps pages from elsewhere out: a request must name a host this server answers to, and one that changes something must
+ * come from its own pages. Also the headers that keep the browser from doing more than it needs to.
+ */
+@Component
+@Order(Ordered.HIGHEST_PRECEDENCE)
+class Gatekeeper extends OncePerRequestFilter {
+    private static final String CONTENT_POLICY = "default-src 'self'; img-src 'self' blob: data:; style-src 'self'"
+            + " 'unsafe-inline'; font-src 'self' data:; object-src 'none'; base-uri 'none'; frame-ancestors 'none'";
+
+    private final Settings settings;
+
+    Gatekeeper(Settings settings) {
+        this.settings = settings;
+    }
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        response.setHeader("Content-Security-Policy", CONTENT_POLICY);
+        response.setHeader("X-Content-Type-Options", "nosniff");
+        response.setHeader("Referrer-Policy", "no-referrer");
+        response.setHeader("Cross-Origin-Resource-Policy", "same-origin");
+        if (!settings.allowedHosts().contains(request.getServerName())) {
+            refuse(response, "This server does not answer to that name. Add it to dobbin.allowed-hosts.");
+        } else if (isForeign(request)) {
+            refuse(response, "This request comes from another site.");
+        } else {
+            chain.doFilter(request, response);
+        }
+    }
+
+    private static boolean isForeign(HttpServletRequest request) {
+        String origin = request.getHeader("Origin");
+        if (origin == null
+                || request.getMethod().equals("GET")
+                || request.getMethod().equals("HEAD")) {
+            return false;
+        }
+        try {
+            return !request.getHeader("Host").equals(URI.create(origin).getAuthority());
+        } catch (IllegalArgumentException e) {
+            return true;
+        }
+    }
+
+    private static void refuse(HttpServletResponse response, String detail) throws IOException {
+        response.setStatus(HttpServletResponse.SC_FORBIDDEN);
+        response.setContentType("application/problem+json");
+        response.setCharacterEncoding("UTF-8");
+        response.getWriter().write("{\"status\":403,\"title\":\"Refused\",\"detail\":\"" + detail + "\"}");
+    }
+}

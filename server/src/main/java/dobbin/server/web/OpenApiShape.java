@@ -1,0 +1,59 @@
+package dobbin.server.web;
+
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import dobbin.edit.Edit;
+import io.swagger.v3.core.converter.AnnotatedType;
+import io.swagger.v3.core.converter.ModelConverters;
+import io.swagger.v3.oas.models.OpenAPI;
+import io.swagger.v3.oas.models.info.Info;
+import io.swagger.v3.oas.models.media.ComposedSchema;
+import io.swagger.v3.oas.models.media.Discriminator;
+import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.media.StringSchema;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+
+/** Tells OpenAPI what it cannot see: the kinds of edits, and that fields are there unless said otherwise. */
+@Configuration
+class OpenApiShape {
+    @Bean
+    OpenApiCustomizer shapes() {
+        return api -> {
+            describeEdits(api);
+            api.getComponents().getSchemas().values().forEach(OpenApiShape::requireAllFields);
+            api.setInfo(new Info().title("Dobbin").version("1"));
+            api.setServers(null);
+        };
+    }
+
+    private static void describeEdits(OpenAPI api) {
+        ComposedSchema edit = new ComposedSchema();
+        Discriminator discriminator = new Discriminator().propertyName("type");
+        for (var kind : Json.EditShape.class.getAnnotation(JsonSubTypes.class).value()) {
+            var resolved = ModelConverters.getInstance().resolveAsResolvedSchema(new AnnotatedType(kind.value()));
+            resolved.referencedSchemas.forEach(api.getComponents()::addSchemas);
+            String name = kind.value().getSimpleName();
+            Schema<?> schema = resolved.schema;
+            schema.setTypes(Set.of("object"));
+            schema.addProperty("type", new StringSchema()._enum(List.of(kind.name())));
+            api.getComponents().addSchemas(name, schema);
+            edit.addOneOfItem(new Schema<>().$ref("#/components/schemas/" + name));
+            discriminator.mapping(kind.name(), "#/components/schemas/" + name);
+        }
+        edit.setDiscriminator(discriminator);
+        api.getComponents().addSchemas(Edit.class.getSimpleName(), edit);
+    }
+
+    /** Nothing of ours is left out of an answer; what may be empty is null and says so. */
+    private static void requireAllFields(Schema<?> schema) {
+        Map<String, ?> properties = schema.getProperties();
+        if (properties != null) {
+            schema.setRequired(new ArrayList<>(properties.keySet()));
+        }
+    }
+}

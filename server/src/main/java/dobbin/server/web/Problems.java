@@ -1,0 +1,119 @@
+package dobbin.server.web;
+
+import dobbin.edit.EditRejected;
+import dobbin.reel.OutOfRange;
+import java.util.Objects;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import org.springframework.web.servlet.resource.NoResourceFoundException;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.exc.InputCoercionException;
+import tools.jackson.core.exc.StreamReadException;
+import tools.jackson.databind.exc.MismatchedInputException;
+
+/** Every failure as a problem document (RFC 9457): what happened, in which field, and what to do. */
+@RestControllerAdvice
+class Problems extends ResponseEntityExceptionHandler {
+    private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+
+    @ExceptionHandler
+    ProblemDetail notFound(NotFound e) {
+        return problem(HttpStatus.NOT_FOUND, "Not there", e.getMessage());
+    }
+
+    @ExceptionHandler
+    ProblemDetail refused(Refused e) {
+        return problem(e.status(), "Refused", e.getMessage());
+    }
+
+    @ExceptionHandler
+    ProblemDetail rejected(EditRejected e) {
+        return inField(e.field(), e.getMessage());
+    }
+
+    @ExceptionHandler
+    ProblemDetail outOfRange(OutOfRange e) {
+        return inField(e.field(), e.getMessage());
+    }
+
+    @ExceptionHandler
+    ProblemDetail unforeseen(Exception e) {
+        LOG.error("Unforeseen failure", e);
+        return problem(
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                "Something went wrong",
+                "Dobbin failed at this. Nothing was changed; try again, and look at the server's log if it stays.");
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleNoResourceFoundException(
+            NoResourceFoundException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        String detail = "There is nothing at /" + e.getResourcePath() + ".";
+        return ResponseEntity.status(status).body(problem(HttpStatus.NOT_FOUND, "Not there", detail));
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleHttpMessageNotReadable(
+            HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        return ResponseEntity.badRequest().body(unreadable(e));
+    }
+
+    private static ProblemDetail unreadable(HttpMessageNotReadableException e) {
+        String field = "body";
+        String clause = "cannot be read as JSON";
+        for (Throwable cause = e.getCause(); cause != null; cause = cause.getCause()) {
+            if (cause instanceof OutOfRange outOfRange) {
+                return inField(outOfRange.field(), outOfRange.getMessage());
+            }
+            if (cause instanceof JacksonException json) {
+                field = fieldOf(json, field);
+                clause = clauseOf(json);
+            } else if (cause instanceof IllegalArgumentException) {
+                clause = "cannot be that: " + cause.getMessage();
+            }
+        }
+        ProblemDetail problem = inField(field, clause);
+        problem.setStatus(HttpStatus.BAD_REQUEST);
+        return problem;
+    }
+
+    private static String fieldOf(JacksonException e, String otherwise) {
+        return e.getPath().stream()
+                .map(JacksonException.Reference::getPropertyName)
+                .filter(Objects::nonNull)
+                .reduce((first, last) -> last)
+                .orElse(otherwise);
+    }
+
+    private static String clauseOf(JacksonException e) {
+        if (e instanceof MismatchedInputException mismatch
+                && (mismatch.getTargetType() == int.class || mismatch.getTargetType() == Integer.class)) {
+            return "must be a whole number";
+        }
+        return e instanceof StreamReadException && !(e instanceof InputCoercionException)
+                ? "is not well-formed JSON"
+                : "cannot be read: " + e.getOriginalMessage();
+    }
+
+    private static ProblemDetail inField(String field, String clause) {
+        ProblemDetail problem = problem(HttpStatus.UNPROCESSABLE_CONTENT, "Refused", field + " " + clause);
+        problem.setProperty("field", field);
+        return problem;
+    }
+
+    private static ProblemDetail problem(HttpStatus status, String title, String detail) {
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
+        problem.setTitle(title);
+        return problem;
+    }
+}

@@ -1,0 +1,55 @@
+import type { ReelView } from './client'
+
+/**
+ * Why a request failed. `refused`: what was asked cannot be done, and the message says why. `stale`: the reel was changed
+ * elsewhere meanwhile; `current` is how it stands. `unreachable`: no answer. `broken`: the server failed.
+ */
+export class Problem extends Error {
+  private constructor(
+    readonly kind: 'refused' | 'stale' | 'unreachable' | 'broken',
+    message: string,
+    readonly current?: ReelView,
+    options?: ErrorOptions,
+  ) {
+    super(message, options)
+  }
+
+  static unreachable(cause: unknown): Problem {
+    return new Problem(
+      'unreachable',
+      'Dobbin’s server does not answer. Nothing you did before is lost; start it again, then go on.',
+      undefined,
+      { cause },
+    )
+  }
+
+  static from(status: number, body: unknown): Problem {
+    const problem = (typeof body === 'object' && body !== null ? body : {}) as { detail?: string; current?: ReelView }
+    const detail = problem.detail ?? `The server answered ${status}. Try again.`
+    if (status === 409) {
+      return new Problem('stale', detail, problem.current)
+    }
+    return new Problem(status >= 500 ? 'broken' : 'refused', detail)
+  }
+}
+
+/** Field names as the interface calls them; the server speaks of its own. */
+const FIELDS: [RegExp, string][] = [
+  [/^delayMillis\b/, 'A delay in ms'],
+  [/^budgetBytes\b/, 'The budget in bytes'],
+  [/^width\b/, 'The width'],
+  [/^colors\b/, 'The number of colors'],
+  [/^plays\b/, 'The number of plays'],
+  [/^name\b/, 'The name'],
+  [/^matte\b/, 'The page color'],
+  [/^frames\b/, 'The frames'],
+]
+
+export function sentenceFor(failure: unknown): string {
+  if (!(failure instanceof Error)) {
+    return 'Something went wrong. Try again.'
+  }
+  const [pattern, name] = FIELDS.find(([field]) => field.test(failure.message)) ?? []
+  const text = pattern && name ? failure.message.replace(pattern, name) : failure.message
+  return /[.!?]$/.test(text) ? text : text + '.'
+}

@@ -1,0 +1,9 @@
+/** Addresses of pictures; what is behind one never changes. */
+export const frameUrl = (reel: string, drawn: string, width: number): string =>
+  `/api/reels/${reel}/frames/${drawn}.png?width=${width}`
+
+export const previewUrl = (reel: string, preview: string): string => `/api/reels/${reel}/previews/${preview}.gif`
+
+export const fileNowUrl = (reel: string, file: string): string => `/api/reels/${reel}/files/${file}.gif`
+
+export const deliveryUrl = (delivery: string): string => `/api/deliveries/${delivery}.gif`

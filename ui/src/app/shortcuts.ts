@@ -1,0 +1,48 @@
+import { ref } from 'vue'
+
+/** What each key does, for the dialog that lists them; the keys themselves are bound where they act. */
+export const SHORTCUTS: { title: string; keys: [string, string][] }[] = [
+  {
+    title: 'Playing',
+    keys: [
+      ['Space', 'Play or pause'],
+      ['← →', 'One frame back or on'],
+      ['Home End', 'First or last frame'],
+    ],
+  },
+  {
+    title: 'Selecting',
+    keys: [
+      ['Click', 'One frame'],
+      ['Shift + click', 'The run up to a frame'],
+      ['Ctrl + click', 'One more, or one less'],
+      ['Shift + ← →', 'Grow or shrink the run'],
+      ['Ctrl + A', 'All frames'],
+      ['Escape', 'None'],
+    ],
+  },
+  {
+    title: 'Arranging',
+    keys: [
+      ['Alt + ← →', 'Move the selection one place'],
+      ['Alt + Home End', 'Move it to the start or the end'],
+      ['Ctrl + C, Ctrl + V', 'Copy, and put the copies after the selection'],
+      ['Delete', 'Remove the selection'],
+    ],
+  },
+  {
+    title: 'Everywhere',
+    keys: [
+      ['Ctrl + Z', 'Undo'],
+      ['Ctrl + Shift + Z', 'Redo'],
+      ['?', 'This list'],
+    ],
+  },
+]
+
+export const shortcutsShown = ref(false)
+
+/** @return whether the person is writing, so that letters are theirs */
+export function isTyping(target: EventTarget | null): boolean {
+  return target instanceof HTMLElement && (target.matches('input, textarea, select') || target.isContentEditable)
+}

@@ -1,0 +1,62 @@
+import { createVuetify } from 'vuetify'
+import { aliases, mdi } from 'vuetify/iconsets/mdi-svg'
+
+const REMEMBERED = 'dobbin.theme'
+
+export type ThemeName = 'light' | 'dark'
+
+/** Vuetify's names for the colors of tokens.css; only what its components use. */
+export const vuetify = createVuetify({
+  icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
+  defaults: {
+    VBtn: { variant: 'text', rounded: 'lg' },
+    VTextField: { variant: 'outlined', density: 'compact', hideDetails: 'auto' },
+    VTooltip: { openDelay: 400 },
+  },
+  theme: {
+    defaultTheme: firstTheme(),
+    themes: {
+      light: {
+        dark: false,
+        colors: {
+          background: '#F6F1E7',
+          surface: '#FFFDF9',
+          'on-surface': '#1E2A32',
+          'on-background': '#1E2A32',
+          primary: '#B23E28',
+          success: '#2C6B4D',
+          warning: '#7A4E07',
+          error: '#B23E28',
+        },
+      },
+      dark: {
+        dark: true,
+        colors: {
+          background: '#16191C',
+          surface: '#1F2428',
+          'on-surface': '#EEE7DA',
+          'on-background': '#EEE7DA',
+          primary: '#F08066',
+          'on-primary': '#16191C',
+          success: '#7CC39C',
+          warning: '#E9B65B',
+          error: '#F08066',
+        },
+      },
+    },
+  },
+})
+
+export function toggleTheme(): void {
+  const name: ThemeName = vuetify.theme.global.current.value.dark ? 'light' : 'dark'
+  vuetify.theme.change(name)
+  localStorage.setItem(REMEMBERED, name)
+}
+
+function firstTheme(): ThemeName {
+  const chosen = localStorage.getItem(REMEMBERED)
+  if (chosen === 'light' || chosen === 'dark') {
+    return chosen
+  }
+  return matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light'
+}

@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import { mdiGiftOutline } from '@mdi/js'
+import { ref, watch } from 'vue'
+import type { JobView, ReelView } from '@/api/client'
+
+const props = defineProps<{ reel: ReelView; job: JobView | null; busy: boolean }>()
+const emit = defineEmits<{ deliver: [name: string]; stop: [] }>()
+
+const name = ref('')
+watch(
+  () => props.reel.name,
+  (reelName, before) => {
+    if (name.value === '' || name.value === before) name.value = reelName
+  },
+  { immediate: true },
+)
+</script>
+
+<template>
+  <form class="deliver" @submit.prevent="emit('deliver', name)">
+    <v-text-field v-model="name" label="File name" suffix=".gif" maxlength="120" autocomplete="off" />
+    <div v-if="busy" class="working">
+      <v-progress-linear :model-value="job ? (job.done / job.total) * 100 : 0" :indeterminate="!job" color="success"
+        height="8" rounded aria-label="Delivering" />
+      <v-btn size="small" variant="outlined" @click="emit('stop')">Stop</v-btn>
+    </div>
+    <v-btn v-else type="submit" block variant="flat" color="primary" :prepend-icon="mdiGiftOutline"
+      :disabled="reel.frames.length === 0 || name.trim() === ''">Deliver</v-btn>
+  </form>
+</template>
+
+<style scoped>
+.deliver {
+  display: grid;
+  gap: 10px;
+  padding-top: 16px;
+  border-top: 1px solid var(--line);
+}
+
+.working {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  min-height: 36px;
+}
+</style>

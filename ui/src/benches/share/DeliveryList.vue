@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import { mdiDownload } from '@mdi/js'
+import type { DeliveryView } from '@/api/client'
+import { deliveryUrl } from '@/api/urls'
+import { bytesText, durationText, framesText, playsText } from '@/parts/format'
+
+defineProps<{ deliveries: DeliveryView[] }>()
+const chosen = defineModel<string | null>({ required: true })
+
+const WHEN = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' })
+
+function describe(delivery: DeliveryView): string {
+  return `${framesText(delivery.frames)} · ${durationText(delivery.millis)} · ${playsText(delivery.plays)} · ${delivery.colors} colors`
+}
+</script>
+
+<template>
+  <div class="list">
+    <h2>Delivered</h2>
+    <button type="button" class="now" :aria-pressed="chosen === null" @click="chosen = null">As it would be now</button>
+    <p v-if="deliveries.length === 0" class="quiet">
+      Nothing yet. What you deliver is kept here just as it was, also when the reel changes.
+    </p>
+    <ul v-else>
+      <li v-for="delivery in deliveries" :key="delivery.id" :class="{ chosen: chosen === delivery.id }">
+        <button type="button" class="show" :aria-pressed="chosen === delivery.id" @click="chosen = delivery.id">
+          <b>{{ delivery.name }}.gif</b>
+          <span>{{ bytesText(delivery.bytes) }} · {{ delivery.width }} × {{ delivery.height }}</span>
+          <span class="quiet">{{ describe(delivery) }}</span>
+          <span class="quiet">{{ WHEN.format(new Date(delivery.made)) }}</span>
+        </button>
+        <v-btn :icon="mdiDownload" size="small" variant="outlined" :href="`${deliveryUrl(delivery.id)}?download=true`"
+          download :aria-label="`Download ${delivery.name}.gif`" title="Download" />
+      </li>
+    </ul>
+  </div>
+</template>
+
+<style scoped>
+.list {
+  display: grid;
+  gap: 10px;
+}
+
+ul {
+  display: grid;
+  gap: 8px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+li {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  padding: 10px;
+  border: 1px solid var(--line);
+  border-radius: 10px;
+}
+
+.now {
+  padding: 9px 10px;
+  border: 1px dashed var(--edge);
+  border-radius: 10px;
+  font-weight: 550;
+  text-align: left;
+}
+
+.chosen,
+.now[aria-pressed='true'] {
+  border-color: var(--rein);
+  background: var(--rein-soft);
+}
+
+.show {
+  display: grid;
+  flex: 1;
+  min-width: 0;
+  font-size: 13px;
+  text-align: left;
+}
+
+.show b {
+  overflow: hidden;
+  font-size: 14px;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+p {
+  margin: 0;
+}
+</style>

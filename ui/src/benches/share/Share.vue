@@ -1,0 +1,145 @@
+<script setup lang="ts">
+import { computed, ref, shallowRef, watch } from 'vue'
+import { answer, api } from '@/api/client'
+import type { DeliveryView } from '@/api/client'
+import { deliveryUrl, fileNowUrl } from '@/api/urls'
+import { say, sayProblem } from '@/app/messages'
+import { bytesText } from '@/parts/format'
+import { useReel } from '@/reel/store'
+import DeliverForm from './DeliverForm.vue'
+import DeliveryList from './DeliveryList.vue'
+import DeliverySettings from './DeliverySettings.vue'
+import FileStage from './FileStage.vue'
+
+const store = useReel()
+const deliveries = shallowRef<DeliveryView[]>([])
+/** The delivery that is looked at, or null for the file as it would be now. */
+const chosen = ref<string | null>(null)
+const jobId = ref<string | null>(null)
+
+const job = computed(() => (store.job?.id === jobId.value ? store.job : null))
+const delivering = computed(() => jobId.value !== null)
+const shown = computed(() => {
+  const delivery = deliveries.value.find((each) => each.id === chosen.value)
+  if (delivery) {
+    return {
+      url: deliveryUrl(delivery.id),
+      title: `${delivery.name}.gif`,
+      size: { width: delivery.width, height: delivery.height },
+      facts: `${delivery.width} × ${delivery.height} · ${bytesText(delivery.bytes)} · as delivered`,
+    }
+  }
+  const reel = store.reel
+  const weight = store.weight
+  if (!reel || weight?.bytes == null) {
+    return null
+  }
+  return {
+    url: fileNowUrl(reel.id, weight.file),
+    title: 'As it would be now',
+    size: reel.deliveredSize,
+    facts: `${reel.deliveredSize.width} × ${reel.deliveredSize.height} · ${bytesText(weight.bytes)} · not delivered yet`,
+  }
+})
+
+async function load(): Promise<void> {
+  const id = store.reel?.id
+  if (id) {
+    deliveries.value = await answer(api.GET('/api/reels/{id}/deliveries', { params: { path: { id } } }))
+  }
+}
+
+async function deliver(name: string): Promise<void> {
+  const id = store.reel?.id
+  if (!id || delivering.value) {
+    return
+  }
+  try {
+    const started = await answer(api.POST('/api/reels/{id}/deliveries', { params: { path: { id } }, body: { name } }))
+    jobId.value = started.id
+    // What the stream said before this answer came is not lost.
+    store.job = await answer(api.GET('/api/jobs/{id}', { params: { path: { id: started.id } } }))
+  } catch (failure) {
+    jobId.value = null
+    sayProblem(failure)
+  }
+}
+
+async function stop(): Promise<void> {
+  if (jobId.value) {
+    await answer(api.DELETE('/api/jobs/{id}', { params: { path: { id: jobId.value } } })).catch(sayProblem)
+  }
+}
+
+watch(job, async (now) => {
+  if (!now || now.state === 'RUNNING') {
+    return
+  }
+  jobId.value = null
+  if (now.state === 'DONE') {
+    await load().catch(sayProblem)
+    chosen.value = now.result
+    say('Delivered. It stays in the list, whatever you change from here on.')
+  } else if (now.problem) {
+    sayProblem(new Error(now.problem))
+  }
+})
+watch(
+  () => store.reel?.id,
+  () => void load().catch(sayProblem),
+  { immediate: true },
+)
+</script>
+
+<template>
+  <div v-if="store.reel" class="share">
+    <section class="making" aria-label="How the file is made">
+      <delivery-settings />
+      <deliver-form :reel="store.reel" :job="job" :busy="delivering" @deliver="deliver" @stop="stop" />
+    </section>
+    <file-stage :file="shown" :empty="store.frames.length === 0" />
+    <section class="delivered" aria-label="Deliveries">
+      <delivery-list v-model="chosen" :deliveries="deliveries" />
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.share {
+  display: grid;
+  grid-template-columns: 340px minmax(0, 1fr) 300px;
+  height: 100%;
+}
+
+.making,
+.delivered {
+  display: grid;
+  align-content: start;
+  gap: 16px;
+  overflow-y: auto;
+  padding: 14px 20px;
+  background: var(--card);
+  border-right: 1px solid var(--line);
+}
+
+.delivered {
+  border-right: 0;
+  border-left: 1px solid var(--line);
+}
+
+@media (max-width: 1080px) {
+  .share {
+    grid-template-columns: 300px minmax(0, 1fr);
+    grid-template-rows: minmax(0, 1.2fr) minmax(0, 1fr);
+  }
+
+  .making {
+    grid-row: 1 / 3;
+    padding: 12px;
+  }
+
+  .delivered {
+    border-top: 1px solid var(--line);
+  }
+}
+</style>

@@ -1,0 +1,143 @@
+<script setup lang="ts">
+import { mdiCheckBold } from '@mdi/js'
+import { computed } from 'vue'
+import type { FrameView, Size } from '@/api/client'
+import { frameUrl } from '@/api/urls'
+import { delayText } from '@/parts/format'
+
+const CARD_WIDTH = 240
+
+const props = defineProps<{
+  frame: FrameView
+  index: number
+  reel: string
+  canvas: Size
+  selected: boolean
+  showing: boolean
+  dragged: boolean
+}>()
+
+const size = computed(() => `${props.frame.size.width} × ${props.frame.size.height}`)
+const description = computed(() => {
+  const other = props.frame.otherSize ? `, ${size.value} instead of the canvas's ${props.canvas.width} × ${props.canvas.height}` : ''
+  return `Frame ${props.index + 1}, ${delayText(props.frame.delayMillis)}, ${props.frame.name}${other}`
+})
+</script>
+
+<template>
+  <div class="card" role="option" :data-frame="frame.id" :aria-selected="selected" :aria-label="description"
+    :class="{ selected, showing, dragged }">
+    <div class="picture checker" :style="{ aspectRatio: `${canvas.width} / ${canvas.height}` }">
+      <img :src="frameUrl(reel, frame.drawn, CARD_WIDTH)" alt="" loading="lazy" draggable="false" :title="frame.name" />
+      <svg v-if="selected" class="tick" viewBox="0 0 24 24" aria-hidden="true"><path :d="mdiCheckBold" /></svg>
+    </div>
+    <div class="facts">
+      <b>{{ index + 1 }}</b>
+      <span>{{ delayText(frame.delayMillis) }}</span>
+    </div>
+    <div v-if="frame.otherSize" class="notice" :title="`${frame.name} is ${size}; it is fitted inside the canvas`">
+      {{ size }}, other size
+    </div>
+    <div v-else-if="frame.shownMillis !== frame.fileMillis" class="notice"
+      title="Browsers take delays under 20 ms for a mistake and play them at 100 ms">
+      plays as {{ delayText(frame.shownMillis) }}
+    </div>
+    <div v-else-if="frame.fileMillis !== frame.delayMillis" class="notice plain"
+      title="A GIF counts in hundredths of a second; the loop's total stays true">
+      {{ delayText(frame.fileMillis) }} in the file
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.card {
+  align-self: start;
+  padding: 6px;
+  border-radius: var(--round);
+  background: var(--card);
+  box-shadow: var(--shade);
+  content-visibility: auto;
+  contain-intrinsic-size: auto 150px auto 124px;
+  cursor: grab;
+  user-select: none;
+  touch-action: pan-y;
+}
+
+.card:hover {
+  box-shadow: var(--shade), 0 0 0 1px var(--edge);
+}
+
+.card:focus-visible {
+  outline: 3px solid var(--ink);
+  outline-offset: 1px;
+}
+
+.selected {
+  background: var(--rein-soft);
+  box-shadow: 0 0 0 2px var(--rein);
+}
+
+.dragged {
+  opacity: 0.45;
+}
+
+.picture {
+  position: relative;
+  overflow: hidden;
+  border-radius: 6px;
+}
+
+img {
+  display: block;
+  width: 100%;
+  height: 100%;
+}
+
+.tick {
+  position: absolute;
+  top: 5px;
+  right: 5px;
+  width: 20px;
+  padding: 3px;
+  border-radius: 50%;
+  background: var(--rein);
+  fill: var(--on-rein);
+}
+
+.facts {
+  display: flex;
+  justify-content: space-between;
+  padding: 4px 4px 0;
+  font-size: 13px;
+}
+
+.facts span {
+  color: var(--ink2);
+}
+
+.showing .facts b {
+  padding: 0 7px;
+  margin-left: -4px;
+  border-radius: 8px;
+  background: var(--ink);
+  color: var(--card);
+}
+
+.notice {
+  margin: 3px 0 0;
+  padding: 1px 6px;
+  overflow: hidden;
+  border-radius: 6px;
+  background: var(--warn-soft);
+  color: var(--warn);
+  font-size: 11.5px;
+  font-weight: 550;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+.plain {
+  background: var(--sunk);
+  color: var(--ink2);
+}
+</style>

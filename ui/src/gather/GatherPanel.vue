@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { mdiAlertCircleOutline, mdiInformationOutline } from '@mdi/js'
+import { cancel, dismiss, gathering, shown } from './gather'
+</script>
+
+<template>
+  <section v-if="shown" class="panel" aria-label="Reading files" aria-live="polite">
+    <div class="head">
+      <b v-if="gathering.active">Reading {{ Math.min(gathering.read + 1, gathering.total) }} of {{ gathering.total }}</b>
+      <b v-else>{{ gathering.summary }}</b>
+      <v-btn v-if="gathering.active" size="small" variant="outlined" @click="cancel">Stop</v-btn>
+      <v-btn v-else size="small" variant="outlined" @click="dismiss">Close</v-btn>
+    </div>
+    <v-progress-linear v-if="gathering.active" :model-value="(gathering.read / gathering.total) * 100" color="success"
+      height="8" rounded aria-label="Files read" />
+    <ul v-if="gathering.problems.length + gathering.notes.length > 0">
+      <li v-for="problem in gathering.problems" :key="problem" class="problem">
+        <v-icon :icon="mdiAlertCircleOutline" size="18" /> <span>{{ problem }}</span>
+      </li>
+      <li v-for="note in gathering.notes" :key="note">
+        <v-icon :icon="mdiInformationOutline" size="18" /> <span>{{ note }}</span>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.panel {
+  position: fixed;
+  right: 20px;
+  bottom: 20px;
+  z-index: 1000;
+  display: grid;
+  gap: 10px;
+  width: min(440px, calc(100vw - 40px));
+  padding: 14px 16px;
+  border: 1px solid var(--line);
+  border-radius: 14px;
+  background: var(--card);
+  box-shadow: 0 6px 28px #0003;
+}
+
+.head {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+}
+
+ul {
+  display: grid;
+  gap: 6px;
+  max-height: 200px;
+  margin: 0;
+  padding: 0;
+  overflow-y: auto;
+  font-size: 14px;
+  list-style: none;
+}
+
+li {
+  display: flex;
+  gap: 8px;
+  overflow-wrap: anywhere;
+}
+
+.problem {
+  color: var(--rein);
+}
+</style>

@@ -1,0 +1,148 @@
+import { computed, reactive, ref } from 'vue'
+import { answer, api } from '@/api/client'
+import type { FileView, LimitsView, StillView } from '@/api/client'
+import { Problem, sentenceFor } from '@/api/problem'
+import { sayProblem } from '@/app/messages'
+import { router } from '@/app/router'
+import { framesText } from '@/parts/format'
+import { useReel } from '@/reel/store'
+import { useSelection } from '@/reel/selection'
+
+/** A file to be read, and the folder it lay in. */
+export interface Gatherable {
+  file: File
+  folder: string
+}
+
+const AT_ONCE = 3
+
+/** One gathering at a time: files are read one by one, and only when all are read does the reel change, in one edit. */
+export const gathering = reactive({
+  active: false,
+  total: 0,
+  read: 0,
+  problems: [] as string[],
+  notes: [] as string[],
+  /** Said once all is done, until closed. */
+  summary: '',
+})
+const stopper = ref(new AbortController())
+export const shown = computed(() => gathering.active || gathering.problems.length > 0 || gathering.notes.length > 0)
+
+export function cancel(): void {
+  stopper.value.abort()
+}
+
+export function dismiss(): void {
+  Object.assign(gathering, { problems: [], notes: [], summary: '' })
+}
+
+/** @param reel to add to, or null for a new one; @param at how many of its frames come before */
+export async function gatherInto(files: Gatherable[], reel: string | null, at: number): Promise<void> {
+  const worth = files.filter(({ file }) => !file.name.startsWith('.'))
+  if (gathering.active || worth.length === 0) {
+    return
+  }
+  stopper.value = new AbortController()
+  Object.assign(gathering, { active: true, total: worth.length, read: 0, problems: [], notes: [], summary: '' })
+  window.addEventListener('beforeunload', warnBeforeLeaving)
+  try {
+    const stills = await readAll(worth, stopper.value.signal)
+    if (stopper.value.signal.aborted) {
+      gathering.summary = 'Stopped. Nothing was added.'
+    } else if (stills.length === 0) {
+      gathering.summary = 'None of these files could be read. Nothing was added.'
+    } else {
+      await add(stills, reel, at, nameFor(worth))
+      gathering.summary = `${framesText(stills.length)} added.`
+    }
+  } catch (failure) {
+    sayProblem(failure)
+  } finally {
+    gathering.active = false
+    window.removeEventListener('beforeunload', warnBeforeLeaving)
+  }
+}
+
+async function readAll(files: Gatherable[], signal: AbortSignal): Promise<StillView[]> {
+  const limits = await answer(api.GET('/api/limits'))
+  const waiting = files.map((each, order) => ({ ...each, order }))
+  const read: { order: number; stills: StillView[] }[] = []
+
+  async function reader(): Promise<void> {
+    for (let next = waiting.shift(); next && !signal.aborted; next = waiting.shift()) {
+      try {
+        const taken = await readOne(next.file, limits, signal)
+        read.push({ order: next.order, stills: taken.stills })
+        if (taken.note) {
+          gathering.notes.push(taken.note)
+        }
+      } catch (failure) {
+        if (failure instanceof Problem && failure.kind === 'unreachable' && !signal.aborted) {
+          throw failure
+        }
+        if (!signal.aborted) {
+          gathering.problems.push(sentenceFor(failure))
+        }
+      }
+      gathering.read++
+    }
+  }
+
+  await Promise.all(Array.from({ length: AT_ONCE }, reader))
+  return read.sort((a, b) => a.order - b.order).flatMap((each) => each.stills)
+}
+
+/** A file that is too large is not sent at all. */
+async function readOne(file: File, limits: LimitsView, signal: AbortSignal): Promise<FileView> {
+  if (file.size > limits.maxFileBytes) {
+    const most = Math.floor(limits.maxFileBytes / 1_000_000)
+    throw new Error(`“${file.name}” is larger than ${most} MB. Make it smaller first.`)
+  }
+  return answer(
+    api.POST('/api/pictures', {
+      params: { query: { name: file.name } },
+      headers: { 'Content-Type': 'application/octet-stream' },
+      body: file as never,
+      bodySerializer: (body: unknown) => body as Blob,
+      signal,
+    }),
+  )
+}
+
+async function add(stills: StillView[], reel: string | null, at: number, name: string): Promise<void> {
+  const edit = {
+    type: 'addStills' as const,
+    at,
+    stills: stills.map(({ picture, name, width, height, delayMillis }) => ({
+      still: { picture, name, size: { width, height } },
+      delayMillis,
+    })),
+  }
+  const store = useReel()
+  if (reel !== null && store.reel?.id === reel) {
+    const before = new Set(store.ids)
+    if (await store.dispatch({ ...edit, at: Math.min(at, store.ids.length) })) {
+      useSelection().of(store.ids.filter((id) => !before.has(id)))
+    }
+    return
+  }
+  const made = reel === null ? await answer(api.POST('/api/reels', { body: { name } })) : null
+  const id = made?.id ?? (reel as string)
+  const base = made?.revision ?? (await answer(api.GET('/api/reels/{id}', { params: { path: { id } } }))).revision
+  await answer(api.POST('/api/reels/{id}/edits', { params: { path: { id } }, body: { base, edit } }))
+  if (made) {
+    await router.push({ name: 'sheet', params: { id } })
+  }
+}
+
+/** What a new reel is called: its folder, else its first file without number and ending. */
+function nameFor(files: Gatherable[]): string {
+  const first = files[0] as Gatherable
+  const stem = first.file.name.replace(/\.[^.]+$/, '').replace(/[\s_(-]*\d+\)?$/, '')
+  return (first.folder || stem || 'New reel').slice(0, 100)
+}
+
+function warnBeforeLeaving(event: BeforeUnloadEvent): void {
+  event.preventDefault()
+}

@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+
+/**
+ * A number that counts once it is finished: on Enter, on leaving the field, or at each press of an arrow key. What is
+ * outside the range is said under the field and goes nowhere.
+ */
+const props = defineProps<{
+  value: number | null
+  label: string
+  min: number
+  max: number
+  step?: number
+  suffix?: string
+  placeholder?: string
+  /** Show the label inside the field, for places that have no other. */
+  labelled?: boolean
+}>()
+const emit = defineEmits<{ done: [value: number] }>()
+
+const text = ref('')
+const problem = ref('')
+
+watch(
+  () => props.value,
+  (value) => {
+    text.value = value === null ? '' : String(value)
+    problem.value = ''
+  },
+  { immediate: true },
+)
+
+function finish(): void {
+  const value = Number(text.value)
+  if (text.value.trim() === '' || value === props.value) {
+    text.value = props.value === null ? '' : String(props.value)
+    problem.value = ''
+  } else if (!Number.isInteger(value) || value < props.min || value > props.max) {
+    problem.value = `A whole number from ${props.min.toLocaleString('en')} to ${props.max.toLocaleString('en')}`
+  } else {
+    problem.value = ''
+    emit('done', value)
+  }
+}
+
+function nudge(event: KeyboardEvent, direction: number): void {
+  const by = (props.step ?? 1) * (event.shiftKey ? 10 : 1)
+  const from = Number(text.value) || props.value || 0
+  text.value = String(Math.min(props.max, Math.max(props.min, from + direction * by)))
+  finish()
+}
+</script>
+
+<template>
+  <v-text-field v-model="text" :aria-label="label" :label="labelled ? label : undefined" :suffix="suffix"
+    :placeholder="placeholder" :error-messages="problem" inputmode="numeric" autocomplete="off" class="number"
+    @blur="finish" @keydown.enter.prevent="finish" @keydown.up.prevent="nudge($event, 1)"
+    @keydown.down.prevent="nudge($event, -1)" />
+</template>
+
+<style scoped>
+.number :deep(input) {
+  font-weight: 650;
+}
+</style>

@@ -1,0 +1,26 @@
+<script setup lang="ts">
+import { mdiKeyboardOutline, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
+import { computed } from 'vue'
+import { useTheme } from 'vuetify'
+import { shortcutsShown } from '@/app/shortcuts'
+import { toggleTheme } from '@/app/theme'
+
+const theme = useTheme()
+const dark = computed(() => theme.global.current.value.dark)
+</script>
+
+<template>
+  <span class="tools">
+    <v-btn :icon="dark ? mdiWhiteBalanceSunny : mdiWeatherNight" size="small"
+      :aria-label="dark ? 'Light colors' : 'Dark colors'" :title="dark ? 'Light colors' : 'Dark colors'"
+      @click="toggleTheme" />
+    <v-btn :icon="mdiKeyboardOutline" size="small" aria-label="Keys" title="Keys (?)" @click="shortcutsShown = true" />
+  </span>
+</template>
+
+<style scoped>
+.tools {
+  display: inline-flex;
+  color: var(--ink2);
+}
+</style>

@@ -1,0 +1,49 @@
+import type { RhythmView } from '@/api/client'
+
+export interface SeamWords {
+  word: string
+  detail: string
+  explained: string
+  tone: 'calm' | 'alert' | 'plain'
+}
+
+/** The server's verdict on the seam in words for the box at the end of the rhythm bar. */
+export function seamWords(rhythm: RhythmView | null): SeamWords {
+  const times = rhythm ? rhythm.seamRatio.toFixed(rhythm.seamRatio < 10 ? 1 : 0) : ''
+  const detail = `seam ${times}×`
+  switch (rhythm?.seam) {
+    case 'SMOOTH':
+      return { word: 'smooth', detail, tone: 'calm', explained: 'From the last frame to the first is no larger a step than usual.' }
+    case 'VISIBLE':
+      return { word: 'visible', detail, tone: 'alert', explained: `From the last frame to the first is ${times} times the usual step: it shows.` }
+    case 'JUMP':
+      return { word: 'jump', detail, tone: 'alert', explained: `From the last frame to the first is ${times} times the usual step: the loop cuts.` }
+    case 'REPEATS':
+      return { word: 'repeats', detail: 'last = first', tone: 'alert', explained: 'The last frame repeats the first: the loop stops for a beat.' }
+    default:
+      return { word: '–', detail: 'seam', tone: 'plain', explained: 'The step from the last frame back to the first; there is none yet.' }
+  }
+}
+
+/**
+ * How full each segment is, 0 to 1: the loop's usual step fills two fifths, twice as much nearly two thirds, and a jump all
+ * of it, however large.
+ */
+export function fillsFor(changes: number[]): number[] {
+  const sorted = changes.slice(1).sort((a, b) => a - b)
+  const usual = Math.max(0.002, sorted[Math.floor(sorted.length / 2)] ?? 0)
+  return changes.map((change) => 1 - Math.exp((-0.5 * change) / usual))
+}
+
+const STEPS = [100, 200, 500, 1000, 2000, 5000, 10_000, 20_000, 60_000, 120_000, 600_000]
+const MOST_TICKS = 9
+
+/** Marks along the bar at round times, never so many that they touch, none close to the end. */
+export function ticksFor(totalMillis: number): { millis: number; text: string }[] {
+  const step = STEPS.find((each) => totalMillis / each <= MOST_TICKS) ?? totalMillis
+  const ticks = []
+  for (let millis = 0; totalMillis > 0 && millis < totalMillis * 0.94; millis += step) {
+    ticks.push({ millis, text: millis === 0 ? '0 s' : String(millis / 1000) })
+  }
+  return ticks
+}

@@ -1,0 +1,57 @@
+import { defineStore } from 'pinia'
+import { computed, shallowRef } from 'vue'
+import { useReel } from './store'
+
+/** Which frames are chosen. Ids of frames that are gone count for nothing, so nothing has to be cleaned up. */
+export const useSelection = defineStore('selection', () => {
+  const store = useReel()
+  const chosen = shallowRef<ReadonlySet<number>>(new Set())
+  /** Where a run begins, and where the keyboard is. */
+  const anchor = shallowRef<number | null>(null)
+  const focused = shallowRef<number | null>(null)
+
+  const frames = computed(() => store.frames.filter((frame) => chosen.value.has(frame.id)))
+  const ids = computed(() => frames.value.map((frame) => frame.id))
+  const millis = computed(() => frames.value.reduce((sum, frame) => sum + frame.delayMillis, 0))
+  const set = computed(() => new Set(ids.value))
+
+  function only(id: number): void {
+    chosen.value = new Set([id])
+    anchor.value = focused.value = id
+  }
+
+  function toggle(id: number): void {
+    const next = new Set(ids.value)
+    if (!next.delete(id)) {
+      next.add(id)
+    }
+    chosen.value = next
+    anchor.value = focused.value = id
+  }
+
+  /** The run from the anchor to `id`. */
+  function extendTo(id: number): void {
+    const all = store.ids
+    const from = anchor.value === null ? 0 : Math.max(0, all.indexOf(anchor.value))
+    const to = all.indexOf(id)
+    chosen.value = new Set(all.slice(Math.min(from, to), Math.max(from, to) + 1))
+    anchor.value ??= all[0] ?? null
+    focused.value = id
+  }
+
+  function all(): void {
+    chosen.value = new Set(store.ids)
+  }
+
+  function none(): void {
+    chosen.value = new Set()
+    anchor.value = null
+  }
+
+  function of(some: number[]): void {
+    chosen.value = new Set(some)
+    anchor.value = focused.value = some[0] ?? null
+  }
+
+  return { frames, ids, set, millis, anchor, focused, only, toggle, extendTo, all, none, of }
+})

@@ -1,0 +1,137 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import { answer, api } from '@/api/client'
+import type { Edit, JobView, ReelView, RhythmView, WeightView } from '@/api/client'
+import { Problem } from '@/api/problem'
+import { sayProblem } from '@/app/messages'
+
+/** The open reel as the server last told it, and the only ways to change it. */
+export const useReel = defineStore('reel', () => {
+  const reel = shallowRef<ReelView | null>(null)
+  const weight = shallowRef<WeightView | null>(null)
+  const rhythm = shallowRef<RhythmView | null>(null)
+  const job = shallowRef<JobView | null>(null)
+  const saving = ref(0)
+  let turn: Promise<unknown> = Promise.resolve()
+  let events: EventSource | null = null
+
+  const frames = computed(() => reel.value?.frames ?? [])
+  const ids = computed(() => frames.value.map((frame) => frame.id))
+
+  async function open(id: string): Promise<void> {
+    close()
+    take(await answer(api.GET('/api/reels/{id}', { params: { path: { id } } })))
+    listen(id)
+    document.addEventListener('visibilitychange', onVisibility)
+  }
+
+  function close(): void {
+    document.removeEventListener('visibilitychange', onVisibility)
+    events?.close()
+    events = null
+    reel.value = weight.value = rhythm.value = job.value = null
+  }
+
+  /** Takes over what the server says, unless something newer is here already. */
+  function take(view: ReelView): void {
+    if (reel.value?.id === view.id && reel.value.revision >= view.revision) {
+      return
+    }
+    const same = reel.value?.id === view.id && reel.value.frames.every((f, i) => f.drawn === view.frames[i]?.drawn)
+    reel.value = view
+    if (!same || rhythm.value?.changes.length !== view.frames.length) {
+      void refreshRhythm(view.id)
+    }
+  }
+
+  async function refreshRhythm(id: string): Promise<void> {
+    try {
+      const seen = await answer(api.GET('/api/reels/{id}/rhythm', { params: { path: { id } } }))
+      if (reel.value?.id === id && seen.changes.length === reel.value.frames.length) {
+        rhythm.value = seen
+      }
+    } catch (failure) {
+      sayProblem(failure)
+    }
+  }
+
+  /** One change after the other, each based on the answer to the one before. @return whether it was made */
+  function inTurn(change: (id: string, base: number) => Promise<ReelView>): Promise<boolean> {
+    const mine = turn.then(async () => {
+      const now = reel.value
+      if (!now) {
+        return false
+      }
+      saving.value++
+      try {
+        take(await change(now.id, now.revision))
+        return true
+      } catch (failure) {
+        if (failure instanceof Problem && failure.current) {
+          take(failure.current)
+        }
+        sayProblem(failure)
+        return false
+      } finally {
+        saving.value--
+      }
+    })
+    turn = mine
+    return mine
+  }
+
+  const dispatch = (edit: Edit): Promise<boolean> =>
+    inTurn((id, base) => answer(api.POST('/api/reels/{id}/edits', { params: { path: { id } }, body: { base, edit } })))
+
+  const undo = (): Promise<boolean> =>
+    inTurn((id, base) => answer(api.POST('/api/reels/{id}/undo', { params: { path: { id } }, body: { base } })))
+
+  const redo = (): Promise<boolean> =>
+    inTurn((id, base) => answer(api.POST('/api/reels/{id}/redo', { params: { path: { id } }, body: { base } })))
+
+  /** One stream for all there is to hear; each time it connects, what may have been missed is asked for. */
+  function listen(id: string): void {
+    events?.close()
+    const stream = new EventSource(`/api/reels/${id}/events`)
+    events = stream
+    stream.addEventListener('open', () => void catchUp(id))
+    stream.addEventListener('changed', (event) => {
+      const { revision } = JSON.parse(event.data) as { revision: number }
+      if (reel.value && revision > reel.value.revision && saving.value === 0) {
+        void catchUp(id)
+      }
+    })
+    stream.addEventListener('weight', (event) => takeWeight(JSON.parse(event.data) as WeightView))
+    stream.addEventListener('job', (event) => {
+      job.value = JSON.parse(event.data) as JobView
+    })
+  }
+
+  async function catchUp(id: string): Promise<void> {
+    try {
+      const path = { id }
+      take(await answer(api.GET('/api/reels/{id}', { params: { path } })))
+      takeWeight(await answer(api.GET('/api/reels/{id}/weight', { params: { path } })))
+    } catch (failure) {
+      sayProblem(failure)
+    }
+  }
+
+  function takeWeight(told: WeightView): void {
+    if (!weight.value || told.revision >= weight.value.revision) {
+      weight.value = told
+    }
+  }
+
+  /** Browsers keep few connections to one server: a tab that nobody sees gives its own back. */
+  function onVisibility(): void {
+    if (document.hidden) {
+      events?.close()
+      events = null
+    } else if (reel.value && !events) {
+      listen(reel.value.id)
+    }
+  }
+
+  return { reel, frames, ids, weight, rhythm, job, saving, open, close, dispatch, undo, redo }
+})

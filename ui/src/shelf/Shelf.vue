@@ -1,0 +1,139 @@
+<script setup lang="ts">
+import { onMounted, ref, shallowRef } from 'vue'
+import { answer, api } from '@/api/client'
+import type { ReelCard } from '@/api/client'
+import { sentenceFor } from '@/api/problem'
+import { say, sayProblem } from '@/app/messages'
+import AddStills from '@/gather/AddStills.vue'
+import { useFileDrop } from '@/gather/fileDrop'
+import { gatherInto } from '@/gather/gather'
+import Brand from '@/parts/Brand.vue'
+import PageTools from '@/parts/PageTools.vue'
+import ShelfCard from './ShelfCard.vue'
+
+const reels = shallowRef<ReelCard[] | null>(null)
+const problem = ref('')
+const fileDrop = useFileDrop((files) => void gatherInto(files, null, 0))
+
+async function load(): Promise<void> {
+  problem.value = ''
+  try {
+    reels.value = await answer(api.GET('/api/reels'))
+  } catch (failure) {
+    problem.value = sentenceFor(failure)
+  }
+}
+
+async function remove(card: ReelCard): Promise<void> {
+  const path = { id: card.id }
+  try {
+    await answer(api.DELETE('/api/reels/{id}', { params: { path } }))
+    await load()
+    say(`“${card.name}” is off the shelf.`, { label: 'Put it back', run: () => void restore(card.id) })
+  } catch (failure) {
+    sayProblem(failure)
+  }
+}
+
+async function restore(id: string): Promise<void> {
+  try {
+    await answer(api.POST('/api/reels/{id}/restore', { params: { path: { id } } }))
+    await load()
+  } catch (failure) {
+    sayProblem(failure)
+  }
+}
+
+onMounted(() => {
+  document.title = 'Dobbin'
+  void load()
+})
+</script>
+
+<template>
+  <div class="shelf" v-on="fileDrop.listeners">
+    <header>
+      <brand />
+      <page-tools />
+    </header>
+    <main>
+      <div class="begin" :class="{ over: fileDrop.over.value }">
+        <div>
+          <h1>{{ fileDrop.over.value ? 'Drop them' : 'Drop stills here to begin a loop' }}</h1>
+          <p class="quiet">
+            Photos or drawn frames, 4 to 60 of them, or an old GIF. They play in counting order of their names:
+            2 before 10.
+          </p>
+        </div>
+        <add-stills prominent />
+      </div>
+      <template v-if="problem">
+        <p role="alert">{{ problem }}</p>
+        <v-btn variant="outlined" @click="load">Try again</v-btn>
+      </template>
+      <v-progress-circular v-else-if="reels === null" indeterminate aria-label="Looking at the shelf" class="ma-8" />
+      <section v-else-if="reels.length > 0" aria-label="Reels">
+        <h2>On the shelf</h2>
+        <div class="cards">
+          <shelf-card v-for="(card, index) in reels" :key="card.id" :card="card" :order="index" @remove="remove(card)" />
+        </div>
+      </section>
+      <p v-else class="quiet">The shelf is empty. What you begin stays here, saved with every change.</p>
+    </main>
+  </div>
+</template>
+
+<style scoped>
+.shelf {
+  height: 100dvh;
+  overflow-y: auto;
+}
+
+header {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  min-height: 56px;
+  padding: 0 20px;
+  background: var(--card);
+  border-bottom: 1px solid var(--line);
+}
+
+main {
+  max-width: 1480px;
+  margin: 0 auto;
+  padding: 20px;
+}
+
+.begin {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: 12px 24px;
+  margin-bottom: 22px;
+  padding: 20px 24px;
+  border: 2px dashed var(--edge);
+  border-radius: 16px;
+}
+
+.begin.over {
+  border-color: var(--rein);
+  background: var(--rein-soft);
+}
+
+h1 {
+  font-size: 22px;
+}
+
+p {
+  margin: 2px 0 0;
+}
+
+.cards {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(280px, 1fr));
+  gap: 18px;
+  margin-top: 10px;
+}
+</style>

@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import { mdiTrashCanOutline } from '@mdi/js'
+import { onBeforeUnmount, onMounted, ref } from 'vue'
+import type { ReelCard } from '@/api/client'
+import { frameUrl, previewUrl } from '@/api/urls'
+import { durationText, framesText } from '@/parts/format'
+
+/** A reel on the shelf: it plays once through when the shelf is opened, then while it is pointed at or has the focus. */
+const COVER_WIDTH = 320
+const LONGEST_GREETING = 6000
+
+const props = defineProps<{ card: ReelCard; order: number }>()
+defineEmits<{ remove: [] }>()
+
+const playing = ref(false)
+/** The first time a loop is asked for it has yet to be made; until then the cover stays. */
+const ready = ref(false)
+let greeting = 0
+
+async function play(): Promise<void> {
+  window.clearTimeout(greeting)
+  playing.value = true
+  if (!ready.value && props.card.preview) {
+    const loop = new Image()
+    loop.src = previewUrl(props.card.id, props.card.preview)
+    await loop.decode().catch(() => undefined)
+    ready.value = loop.naturalWidth > 0
+  }
+}
+
+function rest(): void {
+  playing.value = false
+}
+
+onMounted(() => {
+  if (!matchMedia('(prefers-reduced-motion: reduce)').matches) {
+    void play().then(() => (greeting = window.setTimeout(rest, Math.min(LONGEST_GREETING, props.card.millis))))
+  }
+})
+onBeforeUnmount(() => window.clearTimeout(greeting))
+</script>
+
+<template>
+  <article class="card">
+    <router-link :to="{ name: 'sheet', params: { id: card.id } }" class="open" @pointerenter="play" @pointerleave="rest"
+      @focus="play" @blur="rest">
+      <span class="picture">
+        <img v-if="card.cover && card.preview" :src="playing && ready ? previewUrl(card.id, card.preview) : frameUrl(card.id, card.cover, COVER_WIDTH)"
+          alt="" class="checker" draggable="false" />
+        <span v-else class="quiet">no frames yet</span>
+      </span>
+      <span class="name">{{ card.name }}</span>
+      <span class="quiet facts">{{ framesText(card.frames) }} · {{ durationText(card.millis) }} · {{ card.canvas.width }} × {{
+        card.canvas.height }}</span>
+    </router-link>
+    <v-btn :icon="mdiTrashCanOutline" size="small" class="remove" :aria-label="`Take “${card.name}” off the shelf`"
+      title="Take it off the shelf" @click="$emit('remove')" />
+  </article>
+</template>
+
+<style scoped>
+.card {
+  position: relative;
+}
+
+.open {
+  display: grid;
+  gap: 2px;
+  padding: 10px 10px 12px;
+  border-radius: 14px;
+  background: var(--card);
+  box-shadow: var(--shade);
+  color: var(--ink);
+  text-decoration: none;
+}
+
+.open:hover {
+  box-shadow: var(--shade), 0 0 0 2px var(--rein);
+}
+
+.picture {
+  display: grid;
+  place-items: center;
+  height: 190px;
+  margin-bottom: 6px;
+  overflow: hidden;
+  border-radius: 8px;
+  background: var(--sunk);
+}
+
+img {
+  max-width: 100%;
+  max-height: 100%;
+  border-radius: 6px;
+}
+
+.name {
+  padding-right: 36px;
+  overflow: hidden;
+  font-weight: 650;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+.facts {
+  font-size: 14px;
+}
+
+.remove {
+  position: absolute;
+  right: 8px;
+  bottom: 10px;
+  color: var(--ink2);
+}
+</style>
