@@ -117,9 +117,14 @@ export const useReel = defineStore('reel', () => {
     }
   }
 
+  /** Two ways bring weights, the stream and the answer to a question; what came later may know less. */
   function takeWeight(told: WeightView): void {
-    if (!weight.value || told.revision >= weight.value.revision) {
+    const now = weight.value
+    const knowsLess = now !== null && now.file === told.file && now.bytes !== null && told.bytes === null
+    if (now === null || (told.revision >= now.revision && !knowsLess)) {
       weight.value = told
+    } else if (knowsLess) {
+      weight.value = { ...now, revision: Math.max(now.revision, told.revision) }
     }
   }
 

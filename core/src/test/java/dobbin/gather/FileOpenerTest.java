@@ -16,11 +16,12 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 class FileOpenerTest {
-    private static final List<DemoFolder> FOLDERS = SkerryPoint.folders();
+    private static final DemoFolder SUNRISE = SkerryPoint.sunrise();
+    private static final DemoFolder LIGHT = SkerryPoint.light();
 
     @Test
     void anAnimationOpensAsItsFramesWithTheirDelays() throws Exception {
-        DemoFile light = FOLDERS.get(4).files().get(0);
+        DemoFile light = LIGHT.files().get(0);
         List<Gathered> frames = opened(light.bytes());
         assertThat(frames)
                 .extracting(Gathered::delayMillis)
@@ -30,7 +31,7 @@ class FileOpenerTest {
 
     @Test
     void whatAFileHoldsCountsNotWhatItIsCalled() throws Exception {
-        byte[] jpeg = FOLDERS.get(0).files().get(0).bytes();
+        byte[] jpeg = SUNRISE.files().get(0).bytes();
         Optional<String> note = FileOpener.open(jpeg, "sunrise.gif", DecodeLimits.USUAL, still -> {});
         assertThat(note).hasValue("is a JPEG file by another name; it was read as that");
         assertThat(FileOpener.open(jpeg, "sunrise.JPG", DecodeLimits.USUAL, still -> {}))
@@ -39,7 +40,7 @@ class FileOpenerTest {
 
     @Test
     void aBrokenAnimationIsRefusedInOneSentence() {
-        byte[] light = FOLDERS.get(4).files().get(0).bytes();
+        byte[] light = LIGHT.files().get(0).bytes();
         assertThatThrownBy(() -> opened(Arrays.copyOf(light, 60)))
                 .isInstanceOf(UnreadablePicture.class)
                 .hasMessageContaining("is a GIF that cannot be read")
@@ -52,11 +53,11 @@ class FileOpenerTest {
         assertThat(again)
                 .zipSatisfy(
                         FOLDERS.get(1).files(), (a, b) -> assertThat(a.bytes()).isEqualTo(b.bytes()));
-        assertThat(FOLDERS.get(0).files())
+        assertThat(SUNRISE.files())
                 .extracting(DemoFile::name)
                 .startsWith("Sunrise 1.jpg", "Sunrise 10.jpg", "Sunrise 11.jpg");
         List<Size> sizes = new ArrayList<>();
-        for (DemoFile file : FOLDERS.get(0).files()) {
+        for (DemoFile file : SUNRISE.files()) {
             sizes.add(opened(file.bytes()).get(0).size());
         }
         assertThat(sizes).hasSize(24).containsOnlyOnce(new Size(800, 600));

@@ -65,7 +65,8 @@ class Problems extends ResponseEntityExceptionHandler {
     @Override
     protected ResponseEntity<Object> handleHttpMessageNotReadable(
             HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
-        return ResponseEntity.badRequest().body(unreadable(e));
+        ProblemDetail problem = unreadable(e);
+        return ResponseEntity.status(problem.getStatus()).body(problem);
     }
 
     private static ProblemDetail unreadable(HttpMessageNotReadableException e) {

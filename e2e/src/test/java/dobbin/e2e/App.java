@@ -1,0 +1,108 @@
+package dobbin.e2e;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
+import java.net.ServerSocket;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+
+/** The packaged application as its own process, as people run it. */
+final class App implements AutoCloseable {
+    private final Path data;
+    private final int port;
+    private final List<String> options;
+    private Process process;
+
+    private App(Path data, int port, List<String> options) {
+        this.data = data;
+        this.port = port;
+        this.options = options;
+    }
+
+    static App start(Path data, String... options) {
+        App app = new App(data, freePort(), List.of(options));
+        app.start();
+        return app;
+    }
+
+    String address() {
+        return "http://127.0.0.1:" + port;
+    }
+
+    /** SIGKILL: no goodbye, no flushing. */
+    void kill() {
+        process.destroyForcibly();
+        try {
+            process.waitFor(20, TimeUnit.SECONDS);
+        } catch (InterruptedException e) {
+            throw new AssertionError(e);
+        }
+    }
+
+    void startAgain() {
+        start();
+    }
+
+    private void start() {
+        List<String> command = new ArrayList<>(List.of(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-Xmx1g",
+                "-jar",
+                System.getProperty("dobbin.app"),
+                "--server.port=" + port,
+                "--dobbin.data-folder=" + data.toAbsolutePath()));
+        command.addAll(options);
+        try {
+            process = new ProcessBuilder(command).redirectErrorStream(true).start();
+            awaitReady();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private void awaitReady() throws IOException {
+        BufferedReader said =
+                new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
+        StringBuilder all = new StringBuilder();
+        for (String line = said.readLine(); line != null; line = said.readLine()) {
+            all.append(line).append('\n');
+            if (line.contains("Dobbin is ready")) {
+                drain(said);
+                return;
+            }
+        }
+        throw new AssertionError("The application did not start:\n" + all);
+    }
+
+    /** Nobody reads on, and a full pipe would stop the server. */
+    private static void drain(BufferedReader said) {
+        Thread reader = new Thread(() -> said.lines().forEach(line -> System.out.println("app: " + line)));
+        reader.setDaemon(true);
+        reader.start();
+    }
+
+    private static int freePort() {
+        try (ServerSocket socket = new ServerSocket(0)) {
+            return socket.getLocalPort();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    @Override
+    public void close() {
+        process.destroy();
+        try {
+            if (!process.waitFor(15, TimeUnit.SECONDS)) {
+                process.destroyForcibly();
+            }
+        } catch (InterruptedException e) {
+            process.destroyForcibly();
+        }
+    }
+}

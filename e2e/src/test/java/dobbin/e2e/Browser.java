@@ -1,0 +1,60 @@
+package dobbin.e2e;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Debian's Chromium without a window, in a profile of its own, that remembers what pages complained about. */
+final class Browser implements AutoCloseable {
+    private static final List<String> QUIETLY = List.of(
+            "--no-sandbox",
+            "--disable-gpu",
+            "--disable-quic",
+            "--no-first-run",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync");
+
+    private final Playwright playwright = Playwright.create();
+    private final BrowserContext context;
+    private final List<String> complaints = new ArrayList<>();
+
+    Browser(Path profile) {
+        context = playwright
+                .chromium()
+                .launchPersistentContext(
+                        profile,
+                        new BrowserType.LaunchPersistentContextOptions()
+                                .setExecutablePath(Path.of("/usr/bin/chromium"))
+                                .setArgs(QUIETLY)
+                                .setViewportSize(1280, 800));
+        context.setDefaultTimeout(20_000);
+    }
+
+    Page open(String address) {
+        Page page = context.newPage();
+        page.onPageError(complaints::add);
+        page.onConsoleMessage(message -> {
+            if (message.type().equals("error")) {
+                complaints.add(message.text());
+            }
+        });
+        page.navigate(address);
+        return page;
+    }
+
+    /** @return script errors and console errors so far */
+    List<String> complaints() {
+        return complaints;
+    }
+
+    @Override
+    public void close() {
+        context.close();
+        playwright.close();
+    }
+}

@@ -1,0 +1,253 @@
+package dobbin.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Mouse;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.FilePayload;
+import com.microsoft.playwright.options.KeyboardModifier;
+import dobbin.raster.Size;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** One job from a folder of stills to the file that is sent, as a person does it. */
+class FromStillsToGifTest {
+    @TempDir
+    private static Path folder;
+
+    private static App app;
+    private static Browser browser;
+
+    private Page page;
+
+    @BeforeAll
+    static void start() {
+        app = App.start(folder.resolve("data"));
+        browser = new Browser(folder.resolve("profile"));
+    }
+
+    @AfterAll
+    static void stop() {
+        browser.close();
+        app.close();
+    }
+
+    @BeforeEach
+    void open() {
+        page = browser.open(app.address());
+    }
+
+    @AfterEach
+    void close() {
+        page.close();
+    }
+
+    private void choose(FilePayload... files) {
+        page.locator("[data-test=files]").first().setInputFiles(files);
+    }
+
+    private Locator cards() {
+        return page.getByRole(AriaRole.OPTION);
+    }
+
+    private void openFive() {
+        choose(Stills.png(10), Stills.png(2), Stills.png(1), Stills.png(9), Stills.png(3));
+        assertThat(cards()).hasCount(5);
+    }
+
+    /** @return the numbers of the stills in the order they lie on the sheet, all read in one moment */
+    private List<Integer> order() {
+        Object labels = cards().evaluateAll("cards => cards.map(card => card.getAttribute('aria-label'))");
+        return ((List<?>) labels)
+                .stream()
+                        .map(label -> Integer.valueOf(label.toString().replaceAll(".*Tide (\\d+)\\.png.*", "$1")))
+                        .toList();
+    }
+
+    private void awaitOrder(Integer... numbers) {
+        page.waitForCondition(() -> order().equals(List.of(numbers)));
+    }
+
+    private void button(String name) {
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(name).setExact(true))
+                .first()
+                .click();
+    }
+
+    @Test
+    void stillsComeInCountingOrderAndLeaveAsTheyWereArranged() throws Exception {
+        openFive();
+        awaitOrder(1, 2, 3, 9, 10);
+
+        drag(cards().nth(4), cards().nth(0));
+        awaitOrder(10, 1, 2, 3, 9);
+
+        cards().nth(1).click();
+        cards().nth(2).click(new Locator.ClickOptions().setModifiers(List.of(KeyboardModifier.SHIFT)));
+        page.keyboard().press("Alt+ArrowRight");
+        awaitOrder(10, 3, 1, 2, 9);
+        Locator delay = page.getByLabel("Delay in ms");
+        delay.fill("470");
+        delay.press("Enter");
+        assertThat(cards().nth(3)).hasAttribute("aria-label", Pattern.compile("Frame 4, 470 ms.*"));
+
+        page.reload();
+        awaitOrder(10, 3, 1, 2, 9);
+        button("Reverse");
+        awaitOrder(9, 2, 1, 3, 10);
+        page.keyboard().press("Control+z");
+        awaitOrder(10, 3, 1, 2, 9);
+
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Share"))
+                .click();
+        Locator plays = page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("once"));
+        plays.click();
+        page.getByLabel("File name").fill("High tide");
+        button("Deliver");
+        Locator link = page.getByLabel("Download High tide.gif");
+        assertThat(link).isVisible();
+        assertThat(page.locator(".stage img")).hasAttribute("alt", "High tide.gif");
+        page.waitForFunction("() => document.querySelector('.stage img').naturalWidth === 60");
+
+        Download download = page.waitForDownload(link::click);
+        assertThat(download.suggestedFilename()).isEqualTo("High tide.gif");
+        Stills.Loop loop = Stills.Loop.of(Files.readAllBytes(download.path()));
+        assertThat(loop.colors())
+                .containsExactly(Stills.color(10), Stills.color(3), Stills.color(1), Stills.color(2), Stills.color(9));
+        assertThat(loop.delaysMillis()).containsExactly(100, 100, 470, 470, 100);
+        assertThat(loop.plays()).isEqualTo(1);
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    @Test
+    void badFilesGetALineEachAndTheRestIsKept() {
+        byte[] half = Arrays.copyOf(Stills.png(4).buffer, 60);
+        choose(
+                Stills.png(1),
+                new FilePayload("“ferry” 🌊.jpg", "image/jpeg", "18.00".getBytes(StandardCharsets.UTF_8)),
+                new FilePayload("none.png", "image/png", new byte[0]),
+                new FilePayload("half.png", "image/png", half),
+                Stills.png("Tide 2.png", new Size(90, 90), Stills.color(2)),
+                Stills.png(3));
+        assertThat(cards()).hasCount(3);
+        Locator panel = page.getByLabel("Reading files");
+        assertThat(panel).containsText("“ferry” 🌊.jpg");
+        assertThat(panel).containsText("“none.png” is empty.");
+        assertThat(panel).containsText("“half.png” is damaged and cannot be read.");
+        assertThat(panel).containsText("3 frames added.");
+        assertThat(cards().nth(1)).containsText("90 × 90, other size");
+        panel.getByText("Close").click();
+        assertThat(panel).isHidden();
+        browser.complaints().removeIf(complaint -> complaint.contains("status of 422"));
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    @Test
+    void badNumbersAreRefusedUnderTheFieldAndChangeNothing() {
+        openFive();
+        Locator delay = page.getByLabel("Delay in ms");
+        for (String bad : List.of("0", "-5", "600001", "fast", "12.5")) {
+            delay.fill(bad);
+            delay.press("Enter");
+            assertThat(page.getByText("A whole number from 10 to 600,000")).isVisible();
+        }
+        delay.fill("");
+        delay.press("Enter");
+        assertThat(delay).hasValue("100");
+        assertThat(cards().nth(0)).hasAttribute("aria-label", Pattern.compile(".*100 ms.*"));
+    }
+
+    @Test
+    void framesAreCopiedRemovedAndBroughtBackByKeys() {
+        openFive();
+        cards().nth(0).click();
+        page.keyboard().press("Shift+ArrowRight");
+        page.keyboard().press("Control+c");
+        cards().nth(4).click();
+        page.keyboard().press("Control+v");
+        awaitOrder(1, 2, 3, 9, 10, 1, 2);
+        page.keyboard().press("Delete");
+        awaitOrder(1, 2, 3, 9, 10);
+        page.keyboard().press("Control+a");
+        page.keyboard().press("Delete");
+        assertThat(page.getByText("No frames yet")).isVisible();
+        page.keyboard().press("Control+z");
+        awaitOrder(1, 2, 3, 9, 10);
+        page.keyboard().press("Control+Shift+z");
+        assertThat(page.getByText("No frames yet")).isVisible();
+    }
+
+    @Test
+    void theWeightFollowsTheSettings() {
+        openFive();
+        Locator weight = page.locator("button.weight b");
+        assertThat(weight).hasText(Pattern.compile("\\d+ bytes"));
+        int before = Integer.parseInt(weight.textContent().replaceAll("\\D", ""));
+        cards().nth(0).click();
+        button("Copy");
+        page.waitForCondition(() -> !weight.textContent().contains(before + " bytes"));
+        int more = Integer.parseInt(weight.textContent().replaceAll("\\D", ""));
+        assertThat(more).isGreaterThan(before);
+    }
+
+    @Test
+    void theRhythmBarIsThePlayheadAndChangesDelays() {
+        openFive();
+        Locator bar = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Playhead"));
+        bar.focus();
+        page.keyboard().press("Home");
+        page.keyboard().press("ArrowRight");
+        page.keyboard().press("ArrowRight");
+        assertThat(bar).hasAttribute("aria-valuetext", Pattern.compile("Frame 3 of 5.*"));
+
+        BoundingBox box = bar.boundingBox();
+        double edge = box.x + box.width / 5 - 3;
+        double middle = box.y + box.height / 2;
+        page.mouse().move(edge, middle);
+        page.mouse().down();
+        page.mouse().move(edge + box.width / 5, middle, new Mouse.MoveOptions().setSteps(4));
+        page.mouse().up();
+        assertThat(cards().nth(0)).hasAttribute("aria-label", Pattern.compile("Frame 1, 200 ms.*"));
+    }
+
+    @Test
+    void aSecondTabSeesWhatTheFirstOneDoes() {
+        openFive();
+        Page second = browser.open(page.url());
+        assertThat(second.getByRole(AriaRole.OPTION)).hasCount(5);
+        page.bringToFront();
+        second.evaluate("() => undefined");
+        cards().nth(2).click();
+        page.keyboard().press("Delete");
+        assertThat(second.getByRole(AriaRole.OPTION)).hasCount(4);
+        second.close();
+    }
+
+    private void drag(Locator from, Locator to) {
+        BoundingBox start = from.boundingBox();
+        BoundingBox end = to.boundingBox();
+        page.mouse().move(start.x + start.width / 2, start.y + start.height / 2);
+        page.mouse().down();
+        page.mouse().move(end.x + 20, end.y + 20, new Mouse.MoveOptions().setSteps(8));
+        page.mouse().move(end.x + 8, end.y + end.height / 2);
+        assertThat(page.locator(".mark")).isVisible();
+        page.mouse().up();
+    }
+}

@@ -1,0 +1,71 @@
+package dobbin.e2e;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.library.Architectures;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** The arrows between modules: interface to server over HTTP, server to core, commands to core, and none back. */
+class HouseTest {
+    private static final JavaClasses HOUSE =
+            new ClassFileImporter(List.of(new ImportOption.DoNotIncludeTests())).importPackages("dobbin");
+
+    @Test
+    void arrowsGoOneWay() {
+        Architectures.layeredArchitecture()
+                .consideringOnlyDependenciesInLayers()
+                .layer("server")
+                .definedBy("dobbin.server..")
+                .layer("cli")
+                .definedBy("dobbin.cli..")
+                .layer("core")
+                .definedBy(
+                        "dobbin.color",
+                        "dobbin.raster",
+                        "dobbin.still",
+                        "dobbin.palette",
+                        "dobbin.dither",
+                        "dobbin.gif",
+                        "dobbin.timing",
+                        "dobbin.gather",
+                        "dobbin.reel",
+                        "dobbin.edit",
+                        "dobbin.render",
+                        "dobbin.slim",
+                        "dobbin.inspect",
+                        "dobbin.skerry")
+                .whereLayer("server")
+                .mayNotBeAccessedByAnyLayer()
+                .whereLayer("cli")
+                .mayNotBeAccessedByAnyLayer()
+                .whereLayer("core")
+                .mayOnlyBeAccessedByLayers("server", "cli")
+                .check(HOUSE);
+    }
+
+    @Test
+    void pixelsAreTheCoresBusiness() {
+        noClasses()
+                .that()
+                .resideInAnyPackage("dobbin.server..", "dobbin.cli..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage("java.awt..", "javax.imageio..")
+                .check(HOUSE);
+    }
+
+    @Test
+    void sqlIsWrittenInStoresAlone() {
+        noClasses()
+                .that()
+                .haveSimpleNameNotContaining("Store")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage("java.sql..", "org.springframework.jdbc..")
+                .check(HOUSE);
+    }
+}

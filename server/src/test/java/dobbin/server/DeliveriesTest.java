@@ -1,0 +1,166 @@
+package dobbin.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dobbin.gif.GifFrame;
+import dobbin.gif.GifReader;
+import dobbin.raster.Raster;
+import dobbin.raster.Size;
+import dobbin.server.RunningServer.Answer;
+import dobbin.still.DecodeLimits;
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.net.URLConnection;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+
+class DeliveriesTest {
+    private static final int[] COLORS = {0xFF101830, 0xFFE06848, 0xFF9CC3E0};
+
+    @TempDir
+    private static Path data;
+
+    private static RunningServer server;
+
+    @BeforeAll
+    static void start() {
+        server = RunningServer.start(data);
+    }
+
+    @AfterAll
+    static void stop() {
+        server.close();
+    }
+
+    private static String path(JsonNode reel) {
+        return "/api/reels/" + reel.get("id").asString();
+    }
+
+    @Test
+    void whatIsDeliveredIsTheReelAndStaysWhenTheReelChanges() throws Exception {
+        JsonNode reel = server.reelOf(COLORS);
+        JsonNode held = server.edit(reel, "{\"type\":\"setDelay\",\"frames\":[2],\"delayMillis\":700}")
+                .json();
+        JsonNode once = server.edit(held, "{\"type\":\"setPlays\",\"times\":4}").json();
+        String id = delivered(once, "Tide “now” 🌊").get("result").asString();
+        server.edit(once, "{\"type\":\"removeFrames\",\"frames\":[1,3]}");
+
+        Answer file = server.get("/api/deliveries/" + id + ".gif?download=true");
+        GifReader reader = GifReader.open(file.body(), DecodeLimits.USUAL);
+        List<GifFrame> frames = new ArrayList<>();
+        for (Optional<GifFrame> frame = reader.next(); frame.isPresent(); frame = reader.next()) {
+            frames.add(frame.get());
+        }
+        assertThat(frames).extracting(GifFrame::delayMillis).containsExactly(100, 700, 100);
+        for (int i = 0; i < COLORS.length; i++) {
+            assertThat(frames.get(i).picture()).isEqualTo(Raster.filled(new Size(30, 20), COLORS[i]));
+        }
+        assertThat(reader.plays()).isEqualTo(4);
+        assertThat(file.response().headers().firstValue("Content-Disposition").orElse(""))
+                .startsWith("attachment")
+                .contains("filename*=UTF-8''Tide%20%E2%80%9Cnow%E2%80%9D%20%F0%9F%8C%8A.gif");
+
+        JsonNode entry = server.get(path(reel) + "/deliveries").json().get(0);
+        assertThat(entry.get("name").asString()).isEqualTo("Tide “now” 🌊");
+        assertThat(entry.get("bytes").asInt()).isEqualTo(file.body().length);
+        assertThat(entry.get("millis").asInt()).isEqualTo(900);
+    }
+
+    @Test
+    void theWeightIsTheDeliveredFilesToTheByte() {
+        JsonNode reel = server.reelOf(COLORS);
+        JsonNode weight = weighed(reel);
+        Answer now = server.get(path(reel) + "/files/" + weight.get("file").asString() + ".gif");
+        assertThat(now.body()).hasSize(weight.get("bytes").asInt());
+        String id = delivered(reel, "Tide").get("result").asString();
+        assertThat(server.get("/api/deliveries/" + id + ".gif").body()).isEqualTo(now.body());
+
+        server.edit(reel, "{\"type\":\"setDelay\",\"frames\":[1],\"delayMillis\":50}");
+        assertThat(server.get(path(reel) + "/files/" + weight.get("file").asString() + ".gif")
+                        .status())
+                .isEqualTo(404);
+    }
+
+    @Test
+    void anEmptyReelWeighsNothingAndIsNotDelivered() {
+        JsonNode reel = server.post("/api/reels", "{\"name\":\"Empty\"}").json();
+        JsonNode weight = server.get(path(reel) + "/weight").json();
+        assertThat(weight.get("bytes").isNull()).isTrue();
+        assertThat(weight.get("total").asInt()).isZero();
+        Answer refused = server.post(path(reel) + "/deliveries", "{\"name\":\"Empty\"}");
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.detail()).contains("a loop needs at least one");
+    }
+
+    @Test
+    void whoListensHearsOfChangesAndWeights() throws Exception {
+        JsonNode reel = server.reelOf(COLORS);
+        URLConnection stream = server.address(path(reel) + "/events").toURL().openConnection();
+        try (BufferedReader lines =
+                new BufferedReader(new InputStreamReader(stream.getInputStream(), StandardCharsets.UTF_8))) {
+            server.edit(reel, "{\"type\":\"setDelay\",\"frames\":[1],\"delayMillis\":350}");
+            assertThat(next(lines, "event:changed")).isEqualTo("data:{\"revision\":3}");
+            String weight = next(lines, "event:weight");
+            while (weight.contains("\"bytes\":null")) {
+                weight = next(lines, "event:weight");
+            }
+            assertThat(weight).contains("\"revision\":3");
+        }
+    }
+
+    @Test
+    void jobsAreFoundByNameOrSaidToBeGone() {
+        assertThat(server.get("/api/jobs/nothing").detail()).contains("There is no job nothing");
+        assertThat(server.get("/api/deliveries/nothing.gif").status()).isEqualTo(404);
+    }
+
+    /** @return the data line that follows the next event of that name */
+    private static String next(BufferedReader lines, String event) throws Exception {
+        return CompletableFuture.supplyAsync(() -> {
+                    try {
+                        String line = lines.readLine();
+                        while (!event.equals(line)) {
+                            line = lines.readLine();
+                        }
+                        return lines.readLine();
+                    } catch (IOException e) {
+                        throw new AssertionError(e);
+                    }
+                })
+                .get(20, TimeUnit.SECONDS);
+    }
+
+    private static JsonNode weighed(JsonNode reel) {
+        return until(path(reel) + "/weight", "bytes");
+    }
+
+    private static JsonNode delivered(JsonNode reel, String name) {
+        JsonNode job = server.post(path(reel) + "/deliveries", "{\"name\":\"" + name + "\"}")
+                .json();
+        return until("/api/jobs/" + job.get("id").asString(), "result");
+    }
+
+    private static JsonNode until(String path, String field) {
+        long deadline = System.nanoTime() + Duration.ofSeconds(20).toNanos();
+        JsonNode answer = server.get(path).json();
+        while (answer.get(field).isNull() && System.nanoTime() < deadline) {
+            answer = server.get(path).json();
+        }
+        assertThat(answer.get(field).isNull())
+                .as("%s of %s is still not there", field, path)
+                .isFalse();
+        return answer;
+    }
+}

@@ -1,0 +1,129 @@
+package dobbin.server;
+
+import dobbin.raster.Raster;
+import dobbin.raster.Size;
+import dobbin.still.PngWriter;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.time.Duration;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The real application on a free port, with a real H2 file, spoken to over HTTP. */
+final class RunningServer implements AutoCloseable {
+    private static final JsonMapper JSON = JsonMapper.shared();
+
+    private final ConfigurableApplicationContext context;
+    private final HttpClient http = HttpClient.newHttpClient();
+
+    private RunningServer(ConfigurableApplicationContext context) {
+        this.context = context;
+    }
+
+    static RunningServer start(Path data, String... more) {
+        String[] args = new String[2 + more.length];
+        args[0] = "--server.port=0";
+        args[1] = "--dobbin.data-folder=" + data.toAbsolutePath();
+        System.arraycopy(more, 0, args, 2, more.length);
+        return new RunningServer(SpringApplication.run(DobbinServer.class, args));
+    }
+
+    /** @param json null where the body is no JSON */
+    record Answer(int status, JsonNode json, byte[] body, HttpResponse<byte[]> response) {
+        String detail() {
+            return json.get("detail").asString();
+        }
+    }
+
+    URI address(String path) {
+        return URI.create("http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port") + path);
+    }
+
+    Answer get(String path) {
+        return send(HttpRequest.newBuilder(address(path)).GET());
+    }
+
+    Answer delete(String path) {
+        return send(HttpRequest.newBuilder(address(path)).DELETE());
+    }
+
+    Answer post(String path, String json) {
+        return send(HttpRequest.newBuilder(address(path))
+                .header("Content-Type", "application/json")
+                .POST(HttpRequest.BodyPublishers.ofString(json)));
+    }
+
+    Answer upload(String name, byte[] file) {
+        return send(
+                HttpRequest.newBuilder(address("/api/pictures?name=" + URLEncoder.encode(name, StandardCharsets.UTF_8)))
+                        .header("Content-Type", "application/octet-stream")
+                        .POST(HttpRequest.BodyPublishers.ofByteArray(file)));
+    }
+
+    Answer send(HttpRequest.Builder request) {
+        try {
+            HttpResponse<byte[]> response =
+                    http.send(request.timeout(Duration.ofMinutes(1)).build(), HttpResponse.BodyHandlers.ofByteArray());
+            boolean isJson =
+                    response.headers().firstValue("Content-Type").orElse("").contains("json");
+            return new Answer(
+                    response.statusCode(), isJson ? JSON.readTree(response.body()) : null, response.body(), response);
+        } catch (IOException e) {
+            throw new AssertionError("No answer", e);
+        } catch (InterruptedException e) {
+            throw new AssertionError("Interrupted", e);
+        }
+    }
+
+    /** A reel with one frame for each color, 30 x 20 pixels, called "Tide 1.png" and so on. */
+    JsonNode reelOf(int... colors) {
+        StringBuilder stills = new StringBuilder();
+        for (int i = 0; i < colors.length; i++) {
+            Answer taken = upload("Tide " + (i + 1) + ".png", png(new Size(30, 20), colors[i]));
+            stills.append(i == 0 ? "" : ",")
+                    .append(newStill(taken.json.get("stills").get(0)));
+        }
+        JsonNode reel = post("/api/reels", "{\"name\":\"Tide\"}").json;
+        return edit(reel, "{\"type\":\"addStills\",\"at\":0,\"stills\":[" + stills + "]}").json;
+    }
+
+    static String newStill(JsonNode taken) {
+        return """
+                {"still":{"picture":"%s","name":"%s","size":{"width":%d,"height":%d}},"delayMillis":%d}""".formatted(
+                        taken.get("picture").asString(),
+                        taken.get("name").asString(),
+                        taken.get("width").asInt(),
+                        taken.get("height").asInt(),
+                        taken.get("delayMillis").asInt());
+    }
+
+    Answer edit(JsonNode reel, String edit) {
+        return post(
+                "/api/reels/" + reel.get("id").asString() + "/edits",
+                "{\"base\":" + reel.get("revision").asInt() + ",\"edit\":" + edit + "}");
+    }
+
+    static byte[] png(Size size, int color) {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try {
+            PngWriter.write(Raster.filled(size, color), out);
+        } catch (IOException e) {
+            throw new AssertionError(e);
+        }
+        return out.toByteArray();
+    }
+
+    @Override
+    public void close() {
+        context.close();
+    }
+}
