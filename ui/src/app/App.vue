@@ -26,7 +26,7 @@ function act(): void {
       :role="message?.kind === 'problem' ? 'alert' : 'status'" location="bottom">
       {{ message?.text }}
       <template #actions>
-        <v-btn v-if="message?.action" color="primary" @click="act">{{ message.action.label }}</v-btn>
+        <v-btn v-if="message?.action" variant="outlined" @click="act">{{ message.action.label }}</v-btn>
         <v-btn @click="shown = false">Close</v-btn>
       </template>
     </v-snackbar>

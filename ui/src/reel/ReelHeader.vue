@@ -105,6 +105,7 @@ const BENCHES = [
 @media (max-width: 1080px) {
   .header {
     grid-template-columns: minmax(0, 1fr) auto;
+    grid-template-rows: 46px auto;
     padding: 0 12px;
   }
 

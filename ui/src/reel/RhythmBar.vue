@@ -111,6 +111,7 @@ function onKey(event: KeyboardEvent): void {
             @pointerdown.stop="onEdgeDown($event, segment.frame.id, segment.index, segment.frame.shownMillis)"
             @pointermove="onEdgeMove" @pointerup="onEdgeUp" @pointercancel="dragged = null" />
         </div>
+        <div v-if="store.frames.length === 0" class="none">The rhythm of the loop shows here once there are frames.</div>
         <div v-if="store.frames.length > 0 && !dragged" class="playhead" :style="{ left: at + '%' }">
           <span class="flag" :class="{ left: at > 90 }">{{ playhead.index + 1 }}</span>
         </div>
@@ -118,7 +119,7 @@ function onKey(event: KeyboardEvent): void {
       </div>
       <div class="ticks" aria-hidden="true">
         <span v-for="tick in ticks" :key="tick.millis" :style="{ left: (tick.millis / total) * 100 + '%' }">{{ tick.text }}</span>
-        <span class="end">{{ durationText(total) }}</span>
+        <span v-if="total > 0" class="end">{{ durationText(total) }}</span>
       </div>
     </div>
     <div class="seam" :class="seam.tone" :title="seam.explained">

@@ -1,9 +1,18 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { answer, api } from '@/api/client'
-import type { Edit, JobView, ReelView, RhythmView, WeightView } from '@/api/client'
+import type { Edit, FrameView, JobView, ReelView, RhythmView, WeightView } from '@/api/client'
 import { Problem } from '@/api/problem'
 import { sayProblem } from '@/app/messages'
+
+/** Frames that are as they were stay the same objects, so that only what changed is drawn again. */
+function keptFrames(before: FrameView[], after: FrameView[]): FrameView[] {
+  const known = new Map(before.map((frame) => [frame.id, frame]))
+  return after.map((frame) => {
+    const old = known.get(frame.id)
+    return old && JSON.stringify(old) === JSON.stringify(frame) ? old : frame
+  })
+}
 
 /** The open reel as the server last told it, and the only ways to change it. */
 export const useReel = defineStore('reel', () => {
@@ -38,7 +47,7 @@ export const useReel = defineStore('reel', () => {
       return
     }
     const same = reel.value?.id === view.id && reel.value.frames.every((f, i) => f.drawn === view.frames[i]?.drawn)
-    reel.value = view
+    reel.value = { ...view, frames: keptFrames(reel.value?.frames ?? [], view.frames) }
     if (!same || rhythm.value?.changes.length !== view.frames.length) {
       void refreshRhythm(view.id)
     }

@@ -6,7 +6,7 @@ import { frameUrl, previewUrl } from '@/api/urls'
 import { durationText, framesText } from '@/parts/format'
 
 /** A reel on the shelf: it plays once through when the shelf is opened, then while it is pointed at or has the focus. */
-const COVER_WIDTH = 320
+const COVER_WIDTH = 256
 const LONGEST_GREETING = 6000
 
 const props = defineProps<{ card: ReelCard; order: number }>()

@@ -17,7 +17,8 @@ const props = defineProps<{
   dragged: boolean
 }>()
 
-const size = computed(() => `${props.frame.size.width} × ${props.frame.size.height}`)
+/** With spaces that do not break. */
+const size = computed(() => `${props.frame.size.width}\u00a0×\u00a0${props.frame.size.height}`)
 const description = computed(() => {
   const other = props.frame.otherSize ? `, ${size.value} instead of the canvas's ${props.canvas.width} × ${props.canvas.height}` : ''
   return `Frame ${props.index + 1}, ${delayText(props.frame.delayMillis)}, ${props.frame.name}${other}`
@@ -36,7 +37,7 @@ const description = computed(() => {
       <span>{{ delayText(frame.delayMillis) }}</span>
     </div>
     <div v-if="frame.otherSize" class="notice" :title="`${frame.name} is ${size}; it is fitted inside the canvas`">
-      {{ size }}, other size
+      other size: {{ size }}
     </div>
     <div v-else-if="frame.shownMillis !== frame.fileMillis" class="notice"
       title="Browsers take delays under 20 ms for a mistake and play them at 100 ms">
@@ -126,14 +127,12 @@ img {
 .notice {
   margin: 3px 0 0;
   padding: 1px 6px;
-  overflow: hidden;
   border-radius: 6px;
   background: var(--warn-soft);
   color: var(--warn);
   font-size: 11.5px;
   font-weight: 550;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+  line-height: 1.3;
 }
 
 .plain {

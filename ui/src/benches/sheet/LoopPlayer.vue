@@ -9,7 +9,7 @@ import { useReel } from '@/reel/store'
 
 /** The loop at its true pace. Small pictures show until the large ones are there. */
 const SMALL = 240
-const LARGE = 720
+const LARGE = 640
 /** So many frames are kept large; a longer loop would need more memory than a tab should take. */
 const MANY = 120
 
@@ -34,8 +34,10 @@ useAnimationFrames((elapsed) => playhead.advance(elapsed))
 
 watchPostEffect(() => {
   const pen = surface.value?.getContext('2d')
-  if (pen && shown.value) {
+  if (pen && (shown.value || store.frames.length === 0)) {
     pen.clearRect(0, 0, width.value, height.value)
+  }
+  if (pen && shown.value) {
     pen.drawImage(shown.value, 0, 0, width.value, height.value)
   }
 })
@@ -48,7 +50,7 @@ watchPostEffect(() => {
         :aria-label="store.frames.length ? `Frame ${playhead.index + 1} of ${store.frames.length}` : 'No frames'" />
     </div>
     <div class="transport">
-      <v-btn :icon="playhead.playing ? mdiPause : mdiPlay" variant="flat" color="primary" size="44"
+      <v-btn :icon="playhead.playing ? mdiPause : mdiPlay" variant="flat" color="primary" size="44" rounded="circle"
         :aria-label="playhead.playing ? 'Pause' : 'Play'" :title="playhead.playing ? 'Pause (Space)' : 'Play (Space)'"
         :disabled="store.frames.length === 0" @click="playhead.playing = !playhead.playing" />
       <v-btn :icon="mdiSkipPrevious" size="small" aria-label="To the start" title="To the start (Home)"
@@ -58,7 +60,7 @@ watchPostEffect(() => {
       <v-btn :icon="mdiStepForward" size="small" aria-label="One frame on" title="One frame on (→)"
         @click="playhead.step(1)" />
       <span class="pace quiet">
-        <template v-if="playhead.playing">true pace · {{ playsText(store.reel?.plays ?? 0) }}</template>
+        <template v-if="playhead.playing && playhead.frame">true pace · {{ playsText(store.reel?.plays ?? 0) }}</template>
         <template v-else-if="playhead.frame">frame {{ playhead.index + 1 }} · {{ delayText(playhead.frame.delayMillis) }}</template>
       </span>
     </div>

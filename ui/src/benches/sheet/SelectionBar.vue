@@ -56,12 +56,17 @@ const everything = computed(() => selection.ids.length === store.frames.length)
 }
 
 .actions {
+  display: flex;
   flex: 1;
 }
 
 @media (max-width: 1080px) {
   .bar {
     padding: 6px 12px;
+  }
+
+  .words {
+    flex-basis: 100%;
   }
 }
 </style>

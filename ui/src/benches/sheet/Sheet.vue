@@ -163,7 +163,7 @@ async function onKey(event: KeyboardEvent): Promise<void> {
 .grid {
   position: relative;
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(122px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(clamp(118px, 9.4vw, 190px), 1fr));
   gap: 10px;
 }
 

@@ -117,7 +117,7 @@ final class Bench implements Callable<Integer> {
             stills.add(new NewStill(
                     new Still(picture, "Sunrise " + i, rasters.get(i).size()), DELAY_MILLIS));
         }
-        return new Loop(reel(stills), picture -> rasters.get(Integer.parseInt(picture.substring(56), 16)));
+        return new Loop(reel(stills), (picture, level) -> rasters.get(Integer.parseInt(picture.substring(56), 16)));
     }
 
     private Reel reel(List<NewStill> stills) {

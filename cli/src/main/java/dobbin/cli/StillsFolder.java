@@ -17,11 +17,13 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 
 /** A folder's pictures in memory, in counting order of their names. */
 final class StillsFolder {
     private final Map<String, Raster> rasters = new HashMap<>();
+    private final Map<String, Raster> copies = new ConcurrentHashMap<>();
     private final List<NewStill> stills = new ArrayList<>();
 
     private StillsFolder() {}
@@ -46,8 +48,9 @@ final class StillsFolder {
         return List.copyOf(stills);
     }
 
+    /** Smaller copies are made when first asked for. */
     Pictures pictures() {
-        return rasters::get;
+        return (picture, level) -> copies.computeIfAbsent(picture + level, missing -> level.of(rasters.get(picture)));
     }
 
     private static List<Path> filesOf(Path folder) throws IOException {

@@ -8,8 +8,8 @@ import java.util.Arrays;
  *
  * <p>Source: R. Keys, "Cubic convolution interpolation for digital image processing", 1981, with a = -1/2. Works in
  * linear light with premultiplied alpha, so that fine bright detail keeps its brightness and cut-out edges get no
- * fringe. Separable: rows first, kept in a ring just tall enough for the column filter, so memory does not grow with
- * the source.
+ * fringe. Separable: columns first, over a ring of source rows just tall enough for the filter, so memory does not grow
+ * with the source; that pass is plain multiply and add along rows, and when reducing it leaves few rows for the other.
  */
 public final class Resampler {
     private static final float[] LINEAR = LinearLight.table();
@@ -24,24 +24,28 @@ public final class Resampler {
         int channels = source.isOpaque() ? 3 : 4;
         FilterTaps across = FilterTaps.of(source.width(), size.width());
         FilterTaps down = FilterTaps.of(source.height(), size.height());
-        float[][] ring = new float[down.longest()][size.width() * channels];
-        float[] sourceRow = new float[source.width() * channels];
-        float[] sum = new float[size.width() * channels];
+        float[][] ring = new float[down.longest()][source.width() * channels];
+        float[] column = new float[source.width() * channels];
+        float[] row = new float[size.width() * channels];
         int[] argb = new int[Math.toIntExact(size.area())];
 
-        int filtered = 0;
+        int read = 0;
         for (int y = 0; y < size.height(); y++) {
             int first = down.first(y);
             int end = first + down.count(y);
-            for (filtered = Math.max(filtered, first); filtered < end; filtered++) {
-                toLinear(source, filtered, channels, sourceRow);
-                filterRow(sourceRow, channels, across, ring[filtered % ring.length]);
+            for (read = Math.max(read, first); read < end; read++) {
+                toLinear(source, read, channels, ring[read % ring.length]);
             }
-            Arrays.fill(sum, 0f);
-            for (int row = first; row < end; row++) {
-                addScaled(ring[row % ring.length], down.weight(y, row - first), sum);
+            Arrays.fill(column, 0f);
+            for (int from = first; from < end; from++) {
+                addScaled(ring[from % ring.length], down.weight(y, from - first), column);
             }
-            toSrgb(sum, channels, argb, y * size.width());
+            if (channels == 3) {
+                filterOpaqueRow(column, across, row);
+            } else {
+                filterRow(column, across, row);
+            }
+            toSrgb(row, channels, argb, y * size.width());
         }
         return Raster.of(size, argb);
     }
@@ -67,33 +71,49 @@ public final class Resampler {
         }
     }
 
-    private static void filterRow(float[] row, int channels, FilterTaps taps, float[] into) {
+    private static void filterOpaqueRow(float[] row, FilterTaps taps, float[] into) {
         float[] weights = taps.weights();
-        int outputs = into.length / channels;
-        for (int x = 0; x < outputs; x++) {
-            int at = taps.first(x) * channels;
+        for (int x = 0, out = 0; out < into.length; x++, out += 3) {
+            int at = 3 * taps.first(x);
+            int weight = taps.weightsStart(x);
+            int weightEnd = weight + taps.count(x);
+            float red = 0f;
+            float green = 0f;
+            float blue = 0f;
+            for (; weight < weightEnd; weight++, at += 3) {
+                float share = weights[weight];
+                red += share * row[at];
+                green += share * row[at + 1];
+                blue += share * row[at + 2];
+            }
+            into[out] = red;
+            into[out + 1] = green;
+            into[out + 2] = blue;
+        }
+    }
+
+    /** As above with alpha; a loop of its own, since a question asked for each tap would cost more than all the rest. */
+    private static void filterRow(float[] row, FilterTaps taps, float[] into) {
+        float[] weights = taps.weights();
+        for (int x = 0, out = 0; out < into.length; x++, out += 4) {
+            int at = 4 * taps.first(x);
             int weight = taps.weightsStart(x);
             int weightEnd = weight + taps.count(x);
             float red = 0f;
             float green = 0f;
             float blue = 0f;
             float alpha = 0f;
-            for (; weight < weightEnd; weight++, at += channels) {
+            for (; weight < weightEnd; weight++, at += 4) {
                 float share = weights[weight];
                 red += share * row[at];
                 green += share * row[at + 1];
                 blue += share * row[at + 2];
-                if (channels == 4) {
-                    alpha += share * row[at + 3];
-                }
+                alpha += share * row[at + 3];
             }
-            int out = x * channels;
             into[out] = red;
             into[out + 1] = green;
             into[out + 2] = blue;
-            if (channels == 4) {
-                into[out + 3] = alpha;
-            }
+            into[out + 3] = alpha;
         }
     }
 

@@ -19,8 +19,8 @@ public final class Renderer {
      * @param size of the canvas's ratio, but for rounding
      */
     public static Raster draw(Reel reel, Frame frame, Pictures pictures, Size size) {
-        Raster picture = pictures.raster(frame.still().picture());
         Size fitted = fittedSize(frame.still(), reel.canvas(), size);
+        Raster picture = pictures.raster(frame.still().picture(), Level.forDrawing(fitted));
         Raster scaled = Resampler.resize(picture, fitted);
         if (fitted.equals(size)) {
             return scaled;

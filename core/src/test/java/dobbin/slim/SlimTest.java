@@ -40,7 +40,7 @@ class SlimTest {
     }
 
     private static Pictures pictures(List<Raster> rasters) {
-        return name -> rasters.get(Integer.parseInt(name.substring(56), 16));
+        return (name, level) -> level.of(rasters.get(Integer.parseInt(name.substring(56), 16)));
     }
 
     private static List<GifFrame> decoded(Delivered delivered) throws Exception {

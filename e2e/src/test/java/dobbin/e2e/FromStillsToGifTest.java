@@ -152,7 +152,7 @@ class FromStillsToGifTest {
         assertThat(panel).containsText("“none.png” is empty.");
         assertThat(panel).containsText("“half.png” is damaged and cannot be read.");
         assertThat(panel).containsText("3 frames added.");
-        assertThat(cards().nth(1)).containsText("90 × 90, other size");
+        assertThat(cards().nth(1)).containsText("other size: 90 × 90");
         panel.getByText("Close").click();
         assertThat(panel).isHidden();
         browser.complaints().removeIf(complaint -> complaint.contains("status of 422"));

@@ -19,7 +19,7 @@ CREATE TABLE step (
     CONSTRAINT step_key PRIMARY KEY (reel, number)
 );
 
--- Pictures by the SHA-256 of their bytes. Working: a reduced PNG, where the picture is larger than Dobbin works on.
+-- Pictures by the SHA-256 of their bytes, and smaller copies as PNG where the picture is large enough to need them.
 CREATE TABLE picture (
     id         CHAR(64) CONSTRAINT picture_key PRIMARY KEY,
     media_type VARCHAR(40) NOT NULL,
@@ -27,7 +27,8 @@ CREATE TABLE picture (
     height     INTEGER NOT NULL,
     bytes      BINARY LARGE OBJECT NOT NULL,
     working    BINARY LARGE OBJECT,
-    thumbnail  BINARY LARGE OBJECT NOT NULL
+    medium     BINARY LARGE OBJECT,
+    small      BINARY LARGE OBJECT
 );
 
 CREATE TABLE delivery (

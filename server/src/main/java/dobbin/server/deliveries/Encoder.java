@@ -3,8 +3,8 @@ package dobbin.server.deliveries;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import dobbin.reel.Reel;
+import dobbin.render.Pictures;
 import dobbin.server.Settings;
-import dobbin.server.pictures.PictureLibrary;
 import dobbin.server.renders.RenderKeys;
 import dobbin.slim.Delivered;
 import dobbin.slim.Progress;
@@ -19,10 +19,10 @@ import org.springframework.stereotype.Service;
 @Service
 class Encoder {
     private final Slim slim;
-    private final PictureLibrary pictures;
+    private final Pictures pictures;
     private final Cache<String, Delivered> files;
 
-    Encoder(Slim slim, PictureLibrary pictures, Settings settings) {
+    Encoder(Slim slim, Pictures pictures, Settings settings) {
         this.slim = slim;
         this.pictures = pictures;
         this.files = Caffeine.newBuilder()
@@ -37,7 +37,7 @@ class Encoder {
 
     Delivered encode(Reel reel, Progress progress) {
         return known(reel).orElseGet(() -> {
-            Delivered made = slim.deliver(reel, pictures.working(), progress);
+            Delivered made = slim.deliver(reel, pictures, progress);
             files.put(RenderKeys.ofDelivery(reel), made);
             return made;
         });

@@ -28,6 +28,8 @@ public class EventHub {
         emitter.onCompletion(leave);
         emitter.onTimeout(leave);
         emitter.onError(failure -> leave.run());
+        // Without a first line the browser would not learn that it is connected until something happens.
+        send(emitter, SseEmitter.event().comment("listening"));
         return emitter;
     }
 

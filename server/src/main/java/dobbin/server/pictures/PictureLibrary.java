@@ -5,8 +5,8 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import dobbin.gather.FileOpener;
 import dobbin.gather.Gathered;
 import dobbin.raster.Raster;
-import dobbin.raster.Resampler;
 import dobbin.raster.Size;
+import dobbin.render.Level;
 import dobbin.render.Pictures;
 import dobbin.server.Settings;
 import dobbin.server.web.NotFound;
@@ -27,16 +27,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Semaphore;
-import java.util.function.Function;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Service;
 
 /** All pictures: takes files in, and gives decoded pictures out from a cache of bounded size. */
 @Service
-public class PictureLibrary {
-    /** The longer side of thumbnails: enough for a card on a sharp screen. */
-    public static final int THUMBNAIL_SIDE = 320;
-
+public class PictureLibrary implements Pictures {
     /** Stored pictures were checked when they came; a reduced one may be anything up to that. */
     private static final DecodeLimits STORED = new DecodeLimits(Integer.MAX_VALUE, 1, Integer.MAX_VALUE);
 
@@ -82,14 +78,9 @@ public class PictureLibrary {
         return store.infos(ids);
     }
 
-    /** @return pictures at working size: for deliveries */
-    public Pictures working() {
-        return id -> rasters.get("working " + id, key -> decoded(id, store::working));
-    }
-
-    /** @return pictures reduced to {@link #THUMBNAIL_SIDE}: for cards and quick looks */
-    public Pictures thumbnails() {
-        return id -> rasters.get("thumbnail " + id, key -> decoded(id, store::thumbnail));
+    @Override
+    public Raster raster(String picture, Level level) {
+        return rasters.get(level + " " + picture, missing -> decoded(picture, level));
     }
 
     /** The file itself is kept, and what was made smaller of it beside it. */
@@ -107,15 +98,19 @@ public class PictureLibrary {
         Size size = still.size();
         PictureInfo info = new PictureInfo(sha256(bytes), size.width(), size.height());
         if (store.infos(List.of(info.id())).isEmpty()) {
-            Raster raster = still.raster();
-            Raster thumbnail = Resampler.resize(raster, raster.size().reducedTo(THUMBNAIL_SIDE));
-            store.insert(new PictureStore.Row(info, kind.mediaType(), bytes, working.get(), png(thumbnail)));
+            byte[] medium = copy(still.raster(), Level.MEDIUM);
+            byte[] small = copy(still.raster(), Level.SMALL);
+            store.insert(new PictureStore.Row(info, kind.mediaType(), bytes, working.get(), medium, small));
         }
         return new Taken(info, still.delayMillis());
     }
 
-    private Raster decoded(String id, Function<String, Optional<byte[]>> read) {
-        byte[] bytes = read.apply(id).orElseThrow(() -> new NotFound("There is no picture " + id + "."));
+    private static byte[] copy(Raster raster, Level level) {
+        return level.hasCopyOf(raster.size()) ? png(level.of(raster)) : null;
+    }
+
+    private Raster decoded(String id, Level level) {
+        byte[] bytes = store.copy(id, level).orElseThrow(() -> new NotFound("There is no picture " + id + "."));
         try {
             return StillReader.read(bytes, STORED).raster();
         } catch (UnreadablePicture e) {

@@ -1,5 +1,6 @@
 package dobbin.server.pictures;
 
+import dobbin.render.Level;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
@@ -12,12 +13,14 @@ import org.springframework.stereotype.Repository;
 @Repository
 class PictureStore {
     private static final String INSERT = """
-            INSERT INTO picture (id, media_type, width, height, bytes, working, thumbnail)
-            SELECT :id, :mediaType, :width, :height, :bytes, :working, :thumbnail
+            INSERT INTO picture (id, media_type, width, height, bytes, working, medium, small)
+            SELECT :id, :mediaType, :width, :height, :bytes, :working, :medium, :small
             WHERE NOT EXISTS (SELECT 1 FROM picture WHERE id = :id)""";
     private static final String SELECT_INFO = "SELECT id, width, height FROM picture WHERE id IN (:ids)";
-    private static final String SELECT_WORKING = "SELECT COALESCE(working, bytes) FROM picture WHERE id = :id";
-    private static final String SELECT_THUMBNAIL = "SELECT thumbnail FROM picture WHERE id = :id";
+    private static final Map<Level, String> SELECT_COPY = Map.of(
+            Level.SMALL, "SELECT COALESCE(small, medium, working, bytes) FROM picture WHERE id = :id",
+            Level.MEDIUM, "SELECT COALESCE(medium, working, bytes) FROM picture WHERE id = :id",
+            Level.FULL, "SELECT COALESCE(working, bytes) FROM picture WHERE id = :id");
 
     private final JdbcClient jdbc;
 
@@ -25,8 +28,8 @@ class PictureStore {
         this.jdbc = jdbc;
     }
 
-    /** @param working a reduced PNG, or null where the bytes themselves are worked on */
-    record Row(PictureInfo info, String mediaType, byte[] bytes, byte[] working, byte[] thumbnail) {}
+    /** @param working a reduced copy as PNG, or null where the next larger one serves; {@code medium}, {@code small} likewise */
+    record Row(PictureInfo info, String mediaType, byte[] bytes, byte[] working, byte[] medium, byte[] small) {}
 
     void insert(Row row) {
         jdbc.sql(INSERT)
@@ -36,7 +39,8 @@ class PictureStore {
                 .param("height", row.info().height())
                 .param("bytes", row.bytes())
                 .param("working", row.working())
-                .param("thumbnail", row.thumbnail())
+                .param("medium", row.medium())
+                .param("small", row.small())
                 .update();
     }
 
@@ -53,11 +57,11 @@ class PictureStore {
         return infos;
     }
 
-    Optional<byte[]> working(String id) {
-        return jdbc.sql(SELECT_WORKING).param("id", id).query(byte[].class).optional();
-    }
-
-    Optional<byte[]> thumbnail(String id) {
-        return jdbc.sql(SELECT_THUMBNAIL).param("id", id).query(byte[].class).optional();
+    /** @return the smallest stored copy that serves at {@code level} */
+    Optional<byte[]> copy(String id, Level level) {
+        return jdbc.sql(SELECT_COPY.get(level))
+                .param("id", id)
+                .query(byte[].class)
+                .optional();
     }
 }

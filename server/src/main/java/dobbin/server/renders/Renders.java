@@ -11,7 +11,6 @@ import dobbin.reel.Reel;
 import dobbin.render.Pictures;
 import dobbin.render.Renderer;
 import dobbin.server.Settings;
-import dobbin.server.pictures.PictureLibrary;
 import dobbin.server.reels.Reels;
 import dobbin.server.web.NotFound;
 import dobbin.slim.Progress;
@@ -27,13 +26,14 @@ import org.springframework.stereotype.Service;
 class Renders {
     static final int MAX_WIDTH = 1600;
     private static final int PREVIEW_COLORS = 128;
+    private static final int PREVIEW_SIDE = 256;
 
     private final Reels reels;
-    private final PictureLibrary pictures;
+    private final Pictures pictures;
     private final Slim slim;
     private final Cache<String, byte[]> drawn;
 
-    Renders(Reels reels, PictureLibrary pictures, Slim slim, Settings settings) {
+    Renders(Reels reels, Pictures pictures, Slim slim, Settings settings) {
         this.reels = reels;
         this.pictures = pictures;
         this.slim = slim;
@@ -60,9 +60,9 @@ class Renders {
             if (!RenderKeys.ofLoop(reel).equals(key)) {
                 throw new NotFound("This reel does not look like that any more.");
             }
-            int width = reel.canvas().reducedTo(PictureLibrary.THUMBNAIL_SIDE).width();
+            int width = reel.canvas().reducedTo(PREVIEW_SIDE).width();
             Delivery small = new Delivery(width, PREVIEW_COLORS, Dither.ERROR, "");
-            return slim.deliver(reel.withDelivery(small), pictures.thumbnails(), Progress.NONE)
+            return slim.deliver(reel.withDelivery(small), pictures, Progress.NONE)
                     .bytes();
         });
     }
@@ -70,12 +70,7 @@ class Renders {
     private Raster draw(Reel reel, Frame frame, int width) {
         Size canvas = reel.canvas();
         Size size = canvas.width() <= width ? canvas : canvas.withWidth(width);
-        return Renderer.draw(reel, frame, forSize(size), size);
-    }
-
-    private Pictures forSize(Size size) {
-        boolean small = Math.max(size.width(), size.height()) <= PictureLibrary.THUMBNAIL_SIDE;
-        return small ? pictures.thumbnails() : pictures.working();
+        return Renderer.draw(reel, frame, pictures, size);
     }
 
     private static byte[] png(Raster raster) {

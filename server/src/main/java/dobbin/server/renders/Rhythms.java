@@ -8,8 +8,8 @@ import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.reel.Frame;
 import dobbin.reel.Reel;
+import dobbin.render.Pictures;
 import dobbin.render.Renderer;
-import dobbin.server.pictures.PictureLibrary;
 import java.util.List;
 import org.springframework.stereotype.Service;
 
@@ -19,13 +19,13 @@ class Rhythms {
     private static final int SMALL_SIDE = 96;
     private static final int REMEMBERED = 20_000;
 
-    private final PictureLibrary pictures;
+    private final Pictures pictures;
     private final Cache<String, Double> changes =
             Caffeine.newBuilder().maximumSize(REMEMBERED).build();
     private final Cache<String, Raster> small =
             Caffeine.newBuilder().maximumSize(REMEMBERED / 20).build();
 
-    Rhythms(PictureLibrary pictures) {
+    Rhythms(Pictures pictures) {
         this.pictures = pictures;
     }
 
@@ -50,6 +50,6 @@ class Rhythms {
 
     private Raster small(Reel reel, Frame frame, String key) {
         Size size = reel.canvas().reducedTo(SMALL_SIDE);
-        return small.get(key, missing -> Renderer.draw(reel, frame, pictures.thumbnails(), size));
+        return small.get(key, missing -> Renderer.draw(reel, frame, pictures, size));
     }
 }
