@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import type { FrameView, Size } from '@/api/client'
 import { frameUrl } from '@/api/urls'
 import { delayText } from '@/parts/format'
+import { usePlayhead } from '@/reel/playhead'
 
 const CARD_WIDTH = 240
 
@@ -13,10 +14,11 @@ const props = defineProps<{
   reel: string
   canvas: Size
   selected: boolean
-  showing: boolean
   dragged: boolean
 }>()
 
+const playhead = usePlayhead()
+const showing = computed(() => playhead.index === props.index)
 /** With spaces that do not break. */
 const size = computed(() => `${props.frame.size.width}\u00a0×\u00a0${props.frame.size.height}`)
 const description = computed(() => {

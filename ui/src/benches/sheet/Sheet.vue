@@ -45,9 +45,16 @@ function choose(event: PointerEvent | MouseEvent, id: number): void {
   }
 }
 
+/** The grid listens for its cards: hundreds of them need no handlers of their own. */
+function frameAt(event: Event): number | null {
+  const card = (event.target as Element).closest<HTMLElement>('[data-frame]')
+  return card ? Number(card.dataset.frame) : null
+}
+
 /** Pressing on a chosen card may begin to drag all that are chosen; only letting go chooses it alone. */
-function onCardDown(event: PointerEvent, id: number): void {
-  if (event.button !== 0) {
+function onCardDown(event: PointerEvent): void {
+  const id = frameAt(event)
+  if (event.button !== 0 || id === null) {
     return
   }
   const plain = !event.shiftKey && !event.ctrlKey && !event.metaKey
@@ -64,7 +71,11 @@ function onCardDown(event: PointerEvent, id: number): void {
   }
 }
 
-function onContextMenu(event: MouseEvent, id: number): void {
+function onContextMenu(event: MouseEvent): void {
+  const id = frameAt(event)
+  if (id === null) {
+    return
+  }
   event.preventDefault()
   if (!selection.set.has(id)) {
     selection.only(id)
@@ -109,12 +120,12 @@ async function onKey(event: KeyboardEvent): Promise<void> {
       <selection-bar />
       <div class="scroller" @click.self="selection.none()">
         <div v-if="store.frames.length > 0" ref="grid" class="grid" role="listbox" aria-multiselectable="true"
-          aria-label="Frames in playing order" @keydown="onKey" @click.self="selection.none()">
+          aria-label="Frames in playing order" @keydown="onKey" @click.self="selection.none()"
+          @pointerdown="onCardDown" @contextmenu="onContextMenu" @focusin="selection.focused = frameAt($event)">
           <frame-card v-for="(frame, index) in store.frames" :key="frame.id" :frame="frame" :index="index"
             :reel="store.reel!.id" :canvas="store.reel!.canvas" :selected="selection.set.has(frame.id)"
-            :showing="playhead.index === index" :dragged="cardDrag.drag.value !== null && selection.set.has(frame.id)"
-            :tabindex="(selection.focused ?? store.ids[0]) === frame.id ? 0 : -1" @pointerdown="onCardDown($event, frame.id)"
-            @contextmenu="onContextMenu($event, frame.id)" @focus="selection.focused = frame.id" />
+            :dragged="cardDrag.drag.value !== null && selection.set.has(frame.id)"
+            :tabindex="(selection.focused ?? store.ids[0]) === frame.id ? 0 : -1" />
           <div v-if="cardDrag.drag.value" class="mark" :style="cardDrag.drag.value.mark" />
         </div>
         <div v-else class="empty">

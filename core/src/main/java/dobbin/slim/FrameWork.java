@@ -34,12 +34,17 @@ final class FrameWork {
         }
     }
 
+    /** Counts one frame's share of work that is done in order; the moment to stop it, where that is wanted. */
+    void begin() {
+        progress.report(begun.getAndIncrement(), total);
+    }
+
     private <T, R> R one(T frame, Function<T, R> step) {
         if (failure.get() != null) {
             throw failure.get();
         }
         try {
-            progress.report(begun.getAndIncrement(), total);
+            begin();
             return step.apply(frame);
         } catch (RuntimeException e) {
             failure.compareAndSet(null, e);

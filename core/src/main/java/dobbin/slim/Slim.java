@@ -20,6 +20,9 @@ import java.util.concurrent.Executor;
 
 /** Delivers reels. The same reel and pictures give the same bytes, on any machine and any number of threads. */
 public final class Slim {
+    /** Each frame is drawn, counted, indexed and written. */
+    private static final int PASSES = 4;
+
     private final Executor executor;
 
     /** @param executor does the work of single frames; {@code Runnable::run} for the calling thread alone */
@@ -37,30 +40,35 @@ public final class Slim {
         }
         Delivery how = reel.delivery();
         Size size = reel.deliveredSize();
-        FrameWork work = new FrameWork(executor, progress, 2 * reel.frames().size());
+        FrameWork work =
+                new FrameWork(executor, progress, PASSES * reel.frames().size());
         List<Raster> drawn =
                 work.each(reel.frames(), frame -> Matte.apply(Renderer.draw(reel, frame, pictures, size), how.matte()));
 
-        Palette palette = palette(drawn, how.colors());
+        Palette palette = palette(drawn, how.colors(), work);
         NearestColor nearest = new NearestColor(palette);
         List<byte[]> indexed = work.each(drawn, raster -> how.dither().indices(raster, palette, nearest));
-        byte[] file = write(reel, size, palette, indexed);
+        byte[] file = write(reel, size, palette, indexed, work);
         return new Delivered(file, size, indexed.size(), palette.entries());
     }
 
-    private static Palette palette(List<Raster> drawn, int entries) {
+    private static Palette palette(List<Raster> drawn, int entries, FrameWork work) {
         ColorCounts counts = new ColorCounts();
-        drawn.forEach(raster -> counts.add(raster.argb()));
+        for (Raster raster : drawn) {
+            work.begin();
+            counts.add(raster.argb());
+        }
         // A loop needs the entry for what stays the same from frame to frame, unless it costs the last exact color.
         boolean usefulForLoop = drawn.size() > 1 && counts.distinct() != entries;
         return PaletteBuilder.build(counts, entries, counts.transparentSeen() || usefulForLoop);
     }
 
-    private static byte[] write(Reel reel, Size size, Palette palette, List<byte[]> indexed) {
+    private static byte[] write(Reel reel, Size size, Palette palette, List<byte[]> indexed, FrameWork work) {
         int[] hundredths = Hundredths.apportion(reel.delaysMillis());
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         try (GifWriter writer = new GifWriter(bytes, size, palette, reel.plays().times())) {
             for (int i = 0; i < indexed.size(); i++) {
+                work.begin();
                 writer.add(indexed.get(i), hundredths[i]);
             }
         } catch (IOException e) {

@@ -134,7 +134,7 @@ class SlimTest {
         List<Raster> rasters = SkerryPoint.sunrise(4, new Size(30, 20));
         List<Integer> reported = new ArrayList<>();
         SLIM.deliver(reel(rasters), pictures(rasters), (done, total) -> reported.add(100 * done / total));
-        assertThat(reported).containsExactly(0, 12, 25, 37, 50, 62, 75, 87);
+        assertThat(reported).containsExactly(0, 6, 12, 18, 25, 31, 37, 43, 50, 56, 62, 68, 75, 81, 87, 93);
         assertThatThrownBy(() -> SLIM.deliver(reel(rasters), pictures(rasters), (done, total) -> {
                     if (done == 5) {
                         throw new CancellationException();

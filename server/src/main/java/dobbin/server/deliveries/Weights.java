@@ -8,7 +8,10 @@ import dobbin.server.reels.Reels;
 import dobbin.server.renders.RenderKeys;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.Map;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.Executor;
+import java.util.concurrent.TimeUnit;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 
@@ -18,10 +21,14 @@ import org.springframework.stereotype.Service;
  */
 @Service
 class Weights {
+    private static final long PAUSE_MILLIS = 150;
+
     private final Encoder encoder;
     private final Jobs jobs;
     private final EventHub hub;
     private final Map<String, Running> running = new ConcurrentHashMap<>();
+    private final Map<String, Integer> latest = new ConcurrentHashMap<>();
+    private final Executor soon = CompletableFuture.delayedExecutor(PAUSE_MILLIS, TimeUnit.MILLISECONDS);
 
     /** @param file the name of the file that is being made */
     private record Running(String file, Job job) {}
@@ -47,12 +54,22 @@ class Weights {
             int total,
             @Schema(types = {"string", "null"}) String problem) {}
 
+    /**
+     * What is weighed is out of date now, and stops. The next weighing waits a moment, so that the change is seen before
+     * the processor is busy again, and a row of quick changes is weighed once.
+     */
     @EventListener
     void changed(Reels.Changed change) {
         OpenReel reel = change.reel();
+        giveUp(reel.id());
         hub.publish(reel.id(), "changed", Map.of("revision", reel.revision()));
         if (hub.hasListeners(reel.id())) {
-            hub.publish(reel.id(), "weight", weigh(reel));
+            latest.put(reel.id(), reel.revision());
+            soon.execute(() -> {
+                if (latest.remove(reel.id(), reel.revision())) {
+                    hub.publish(reel.id(), "weight", weigh(reel));
+                }
+            });
         }
     }
 
