@@ -79,7 +79,7 @@ const setPlaysKind = (kind: string): Promise<void> =>
 
     <fieldset>
       <legend>Plays</legend>
-      <div class="row">
+      <div class="row wraps">
         <v-btn-toggle :model-value="playsKind" mandatory density="compact" variant="outlined" divided color="primary"
           aria-label="How often it plays" @update:model-value="setPlaysKind">
           <v-btn value="forever" size="small">forever</v-btn>
@@ -108,6 +108,10 @@ legend {
   display: flex;
   align-items: center;
   gap: 12px;
+}
+
+.row.wraps {
+  flex-wrap: wrap;
 }
 
 .field {

@@ -1,0 +1,119 @@
+package dobbin.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import com.microsoft.playwright.options.KeyboardModifier;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Takes the pictures in docs/screenshots from the demo, when asked: {@code ./dobbin test -Ddobbin.screenshots=true}. */
+@EnabledIfSystemProperty(named = "dobbin.screenshots", matches = "true")
+class ScreenshotsTest {
+    private static final Path PICTURES = Path.of("../docs/screenshots");
+
+    @Test
+    void takeThem(@TempDir Path folder) {
+        try (App app = App.start(folder.resolve("data"), "--dobbin.demo=true");
+                Browser browser = new Browser(folder.resolve("profile"))) {
+            Page page = browser.open(app.address());
+            shelf(page);
+            sheet(page);
+            share(page);
+            gathering(page, app);
+            assertThat(browser.complaints()).allMatch(complaint -> complaint.contains("status of 422"));
+        }
+    }
+
+    private static void shelf(Page page) {
+        assertThat(page.getByRole(AriaRole.ARTICLE)).hasCount(5);
+        page.waitForTimeout(9_000);
+        take(page, "shelf-light");
+        page.getByLabel("Dark colors").click();
+        page.waitForTimeout(500);
+        take(page, "shelf-dark");
+        page.getByLabel("Light colors").click();
+    }
+
+    private static void sheet(Page page) {
+        page.getByText("Sunrise at Skerry Point").first().click();
+        Locator cards = page.getByRole(AriaRole.OPTION);
+        assertThat(cards).hasCount(24);
+        awaitWeight(page);
+        page.waitForTimeout(4_000);
+        cards.nth(8).click();
+        cards.nth(13).click(new Locator.ClickOptions().setModifiers(List.of(KeyboardModifier.SHIFT)));
+        page.getByLabel("One frame on").click();
+        page.getByLabel("One frame on").click();
+        page.mouse().move(700, 770);
+        page.waitForTimeout(500);
+        take(page, "sheet-light");
+        page.getByLabel("Dark colors").click();
+        page.mouse().move(700, 770);
+        page.waitForTimeout(500);
+        take(page, "sheet-dark");
+        page.keyboard().press("?");
+        page.waitForTimeout(500);
+        take(page, "keys-dark");
+        page.keyboard().press("Escape");
+        page.getByLabel("Light colors").click();
+    }
+
+    private static void share(Page page) {
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Share"))
+                .click();
+        page.getByLabel("Number of colors").fill("64");
+        page.getByLabel("Number of colors").press("Enter");
+        awaitWeight(page);
+        page.waitForTimeout(1_500);
+        awaitWeight(page);
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Deliver").setExact(true))
+                .click();
+        assertThat(page.getByLabel(Pattern.compile("Download .*"))).hasCount(1);
+        page.getByText("Close").click();
+        page.getByLabel("Gray page").click();
+        page.waitForTimeout(2_600);
+        take(page, "share-light");
+        page.getByLabel("Dark colors").click();
+        page.mouse().move(700, 790);
+        page.waitForTimeout(800);
+        take(page, "share-dark");
+        page.getByLabel("Light colors").click();
+    }
+
+    private static void gathering(Page page, App app) {
+        page.navigate(app.address());
+        page.locator("[data-test=files]").first().setInputFiles(new FilePayload[] {
+            Stills.png(1),
+            Stills.png(2),
+            Stills.png(3),
+            new FilePayload("ferry times.jpg", "image/jpeg", "18.00".getBytes(StandardCharsets.UTF_8)),
+            new FilePayload("none.png", "image/png", new byte[0])
+        });
+        assertThat(page.getByText("3 frames added.")).isVisible();
+        page.keyboard().press("Control+a");
+        page.keyboard().press("Delete");
+        assertThat(page.getByText("No frames yet")).isVisible();
+        page.waitForTimeout(800);
+        take(page, "empty-light");
+    }
+
+    private static void awaitWeight(Page page) {
+        assertThat(page.locator("button.weight b")).hasText(Pattern.compile("[0-9.]+ [KM]B"));
+    }
+
+    private static void take(Page page, String name) {
+        page.screenshot(new Page.ScreenshotOptions().setPath(PICTURES.resolve(name + ".png")));
+    }
+}
