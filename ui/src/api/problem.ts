@@ -1,4 +1,4 @@
-import type { ReelView } from './client'
+import type { ReelView } from './types'
 
 /**
  * Why a request failed. `refused`: what was asked cannot be done, and the message says why. `stale`: the reel was changed

@@ -1,6 +1,6 @@
 import { computed, reactive, ref } from 'vue'
 import { answer, api } from '@/api/client'
-import type { FileView, LimitsView, StillView } from '@/api/client'
+import type { FileView, LimitsView, StillView } from '@/api/types'
 import { Problem, sentenceFor } from '@/api/problem'
 import { sayProblem } from '@/app/messages'
 import { router } from '@/app/router'

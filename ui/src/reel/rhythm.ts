@@ -1,4 +1,4 @@
-import type { RhythmView } from '@/api/client'
+import type { RhythmView } from '@/api/types'
 
 export interface SeamWords {
   word: string

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { answer, api } from '@/api/client'
-import type { Edit, FrameView, JobView, ReelView, RhythmView, WeightView } from '@/api/client'
+import type { Edit, FrameView, JobView, ReelView, RhythmView, WeightView } from '@/api/types'
 import { Problem } from '@/api/problem'
 import { sayProblem } from '@/app/messages'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { onMounted, ref, shallowRef } from 'vue'
 import { answer, api } from '@/api/client'
-import type { ReelCard } from '@/api/client'
+import type { ReelCard } from '@/api/types'
 import { sentenceFor } from '@/api/problem'
 import { say, sayProblem } from '@/app/messages'
 import AddStills from '@/gather/AddStills.vue'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiTrashCanOutline } from '@mdi/js'
 import { onBeforeUnmount, onMounted, ref } from 'vue'
-import type { ReelCard } from '@/api/client'
+import type { ReelCard } from '@/api/types'
 import { frameUrl, previewUrl } from '@/api/urls'
 import { durationText, framesText } from '@/parts/format'
 

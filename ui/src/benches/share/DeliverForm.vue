@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiGiftOutline } from '@mdi/js'
 import { ref, watch } from 'vue'
-import type { JobView, ReelView } from '@/api/client'
+import type { JobView, ReelView } from '@/api/types'
 
 const props = defineProps<{ reel: ReelView; job: JobView | null; busy: boolean }>()
 const emit = defineEmits<{ deliver: [name: string]; stop: [] }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiDownload } from '@mdi/js'
-import type { DeliveryView } from '@/api/client'
+import type { DeliveryView } from '@/api/types'
 import { deliveryUrl } from '@/api/urls'
 import { bytesText, durationText, framesText, playsText } from '@/parts/format'
 

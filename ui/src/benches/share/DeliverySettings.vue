@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { Delivery } from '@/api/client'
+import type { Delivery } from '@/api/types'
 import NumberField from '@/parts/NumberField.vue'
 import { useReel } from '@/reel/store'
 import ColorField from './ColorField.vue'

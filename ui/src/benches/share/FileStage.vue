@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiReplay } from '@mdi/js'
 import { computed, ref } from 'vue'
-import type { Size } from '@/api/client'
+import type { Size } from '@/api/types'
 
 /** The real file in the real browser, at its real size, on the page colors it may live on. */
 const props = defineProps<{

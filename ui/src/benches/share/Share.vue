@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
 import { answer, api } from '@/api/client'
-import type { DeliveryView } from '@/api/client'
+import type { DeliveryView } from '@/api/types'
 import { deliveryUrl, fileNowUrl } from '@/api/urls'
 import { say, sayProblem } from '@/app/messages'
 import { bytesText } from '@/parts/format'

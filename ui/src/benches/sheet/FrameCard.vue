@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiCheckBold } from '@mdi/js'
 import { computed } from 'vue'
-import type { FrameView, Size } from '@/api/client'
+import type { FrameView, Size } from '@/api/types'
 import { frameUrl } from '@/api/urls'
 import { delayText } from '@/parts/format'
 import { usePlayhead } from '@/reel/playhead'
@@ -21,34 +21,46 @@ const playhead = usePlayhead()
 const showing = computed(() => playhead.index === props.index)
 /** With spaces that do not break. */
 const size = computed(() => `${props.frame.size.width}\u00a0×\u00a0${props.frame.size.height}`)
-const description = computed(() => {
-  const other = props.frame.otherSize ? `, ${size.value} instead of the canvas's ${props.canvas.width} × ${props.canvas.height}` : ''
-  return `Frame ${props.index + 1}, ${delayText(props.frame.delayMillis)}, ${props.frame.name}${other}`
+/** What is worth a word: another size, or a delay that will not be what it says. */
+const notice = computed(() => {
+  const { frame, canvas } = props
+  if (frame.otherSize) {
+    return {
+      text: `other size: ${size.value}`,
+      why: `The canvas is ${canvas.width} × ${canvas.height}; the still is fitted inside.`,
+      plain: false,
+    }
+  }
+  if (frame.shownMillis !== frame.fileMillis) {
+    return {
+      text: `plays as ${delayText(frame.shownMillis)}`,
+      why: 'Browsers take delays under 20 ms for a mistake and play them at 100 ms.',
+      plain: false,
+    }
+  }
+  return frame.fileMillis === frame.delayMillis
+    ? null
+    : {
+        text: `${delayText(frame.fileMillis)} in the file`,
+        why: 'A GIF counts in hundredths of a second; the loop’s total stays true.',
+        plain: true,
+      }
 })
 </script>
 
 <template>
-  <div class="card" role="option" :data-frame="frame.id" :aria-selected="selected" :aria-label="description"
+  <div class="card" role="option" :data-frame="frame.id" :aria-selected="selected"
     :class="{ selected, showing, dragged }">
     <div class="picture checker" :style="{ aspectRatio: `${canvas.width} / ${canvas.height}` }">
       <img :src="frameUrl(reel, frame.drawn, CARD_WIDTH)" alt="" loading="lazy" draggable="false" :title="frame.name" />
       <svg v-if="selected" class="tick" viewBox="0 0 24 24" aria-hidden="true"><path :d="mdiCheckBold" /></svg>
     </div>
+    <!-- Read out as one sentence: Frame 3, 100 ms, Tide 3.png. -->
     <div class="facts">
-      <b>{{ index + 1 }}</b>
-      <span>{{ delayText(frame.delayMillis) }}</span>
+      <b><span class="unseen">Frame </span>{{ index + 1 }}<span class="unseen">, </span></b>
+      <span>{{ delayText(frame.delayMillis) }}<span class="unseen">, {{ frame.name }}</span></span>
     </div>
-    <div v-if="frame.otherSize" class="notice" :title="`${frame.name} is ${size}; it is fitted inside the canvas`">
-      other size: {{ size }}
-    </div>
-    <div v-else-if="frame.shownMillis !== frame.fileMillis" class="notice"
-      title="Browsers take delays under 20 ms for a mistake and play them at 100 ms">
-      plays as {{ delayText(frame.shownMillis) }}
-    </div>
-    <div v-else-if="frame.fileMillis !== frame.delayMillis" class="notice plain"
-      title="A GIF counts in hundredths of a second; the loop's total stays true">
-      {{ delayText(frame.fileMillis) }} in the file
-    </div>
+    <div v-if="notice" class="notice" :class="{ plain: notice.plain }" :title="notice.why">{{ notice.text }}</div>
   </div>
 </template>
 

@@ -19,7 +19,7 @@ const words = computed(() =>
     : { count: `${selection.ids.length} of ${framesText(store.frames.length)}`, time: durationText(selection.millis) },
 )
 const nothing = computed(() => selection.ids.length === 0)
-const everything = computed(() => selection.ids.length === store.frames.length)
+const everything = computed(() => !nothing.value && selection.ids.length === store.frames.length)
 </script>
 
 <template>

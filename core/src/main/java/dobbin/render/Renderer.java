@@ -38,13 +38,4 @@ public final class Renderer {
                 == (long) still.size().height() * canvas.width();
         return sameRatio ? size : still.size().fittedInside(size);
     }
-
-    /**
-     * @return what the picture of {@code frame} depends on besides its size, as text: equal texts, equal pixels. The
-     *     leading word changes when the way of drawing does
-     */
-    public static String inputs(Reel reel, Frame frame) {
-        Size still = frame.still().size();
-        return "drawn-1 " + reel.canvas() + " inside " + frame.still().picture() + " " + still;
-    }
 }

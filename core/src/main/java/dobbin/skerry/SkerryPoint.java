@@ -19,7 +19,7 @@ public final class SkerryPoint {
     /** @return hand-held photographs, one of another size, with names that sort badly */
     public static DemoFolder sunrise() {
         Map<Integer, Integer> holds = Map.of(1, 400, 24, 1200);
-        return new DemoFolder("Sunrise at Skerry Point", Sunrise.files(), 100, holds, 480, 128, true);
+        return new DemoFolder("Sunrise at Skerry Point", Sunrise.files(), 100, holds, 420, 128, true);
     }
 
     /** @return an ink drawing on nothing */

@@ -2,8 +2,10 @@ package dobbin.still;
 
 import dobbin.raster.Raster;
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.io.UncheckedIOException;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageTypeSpecifier;
@@ -32,6 +34,17 @@ public final class PngWriter {
         } finally {
             writer.dispose();
         }
+    }
+
+    /** @return the file */
+    public static byte[] bytes(Raster raster) {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try {
+            write(raster, out);
+        } catch (IOException e) {
+            throw new UncheckedIOException("Memory does not fail to be written to", e);
+        }
+        return out.toByteArray();
     }
 
     private static BufferedImage toImage(Raster raster) {

@@ -81,7 +81,15 @@ final class App implements AutoCloseable {
 
     /** Nobody reads on, and a full pipe would stop the server. */
     private static void drain(BufferedReader said) {
-        Thread reader = new Thread(() -> said.lines().forEach(line -> System.out.println("app: " + line)));
+        Thread reader = new Thread(() -> {
+            try {
+                for (String line = said.readLine(); line != null; line = said.readLine()) {
+                    System.out.println("app: " + line);
+                }
+            } catch (IOException e) {
+                // The process ended, and its output with it.
+            }
+        });
         reader.setDaemon(true);
         reader.start();
     }

@@ -34,6 +34,7 @@ class FromStillsToGifTest {
     private static Browser browser;
 
     private Page page;
+    private Sheet sheet;
 
     @BeforeAll
     static void start() {
@@ -50,6 +51,7 @@ class FromStillsToGifTest {
     @BeforeEach
     void open() {
         page = browser.open(app.address());
+        sheet = new Sheet(page);
     }
 
     @AfterEach
@@ -57,70 +59,37 @@ class FromStillsToGifTest {
         page.close();
     }
 
-    private void choose(FilePayload... files) {
-        page.locator("[data-test=files]").first().setInputFiles(files);
-    }
-
-    private Locator cards() {
-        return page.getByRole(AriaRole.OPTION);
-    }
-
-    private void openFive() {
-        choose(Stills.png(10), Stills.png(2), Stills.png(1), Stills.png(9), Stills.png(3));
-        assertThat(cards()).hasCount(5);
-    }
-
-    /** @return the numbers of the stills in the order they lie on the sheet, all read in one moment */
-    private List<Integer> order() {
-        Object labels = cards().evaluateAll("cards => cards.map(card => card.getAttribute('aria-label'))");
-        return ((List<?>) labels)
-                .stream()
-                        .map(label -> Integer.valueOf(label.toString().replaceAll(".*Tide (\\d+)\\.png.*", "$1")))
-                        .toList();
-    }
-
-    private void awaitOrder(Integer... numbers) {
-        page.waitForCondition(() -> order().equals(List.of(numbers)));
-    }
-
-    private void button(String name) {
-        page.getByRole(
-                        AriaRole.BUTTON,
-                        new Page.GetByRoleOptions().setName(name).setExact(true))
-                .first()
-                .click();
-    }
-
     @Test
     void stillsComeInCountingOrderAndLeaveAsTheyWereArranged() throws Exception {
-        openFive();
-        awaitOrder(1, 2, 3, 9, 10);
+        sheet.openFive();
+        sheet.awaitOrder(1, 2, 3, 9, 10);
 
-        drag(cards().nth(4), cards().nth(0));
-        awaitOrder(10, 1, 2, 3, 9);
+        sheet.drag(sheet.card(5), sheet.card(1));
+        page.mouse().up();
+        sheet.awaitOrder(10, 1, 2, 3, 9);
 
-        cards().nth(1).click();
-        cards().nth(2).click(new Locator.ClickOptions().setModifiers(List.of(KeyboardModifier.SHIFT)));
+        sheet.card(2).click();
+        sheet.card(3).click(new Locator.ClickOptions().setModifiers(List.of(KeyboardModifier.SHIFT)));
         page.keyboard().press("Alt+ArrowRight");
-        awaitOrder(10, 3, 1, 2, 9);
+        sheet.awaitOrder(10, 3, 1, 2, 9);
         Locator delay = page.getByLabel("Delay in ms");
         delay.fill("470");
         delay.press("Enter");
-        assertThat(cards().nth(3)).hasAttribute("aria-label", Pattern.compile("Frame 4, 470 ms.*"));
+        assertThat(sheet.card(4)).containsText("Frame 4, 470 ms");
 
         page.reload();
-        awaitOrder(10, 3, 1, 2, 9);
-        button("Reverse");
-        awaitOrder(9, 2, 1, 3, 10);
+        sheet.awaitOrder(10, 3, 1, 2, 9);
+        sheet.button("Reverse").click();
+        sheet.awaitOrder(9, 2, 1, 3, 10);
         page.keyboard().press("Control+z");
-        awaitOrder(10, 3, 1, 2, 9);
+        sheet.awaitOrder(10, 3, 1, 2, 9);
 
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Share"))
                 .click();
         Locator plays = page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("once"));
         plays.click();
         page.getByLabel("File name").fill("High tide");
-        button("Deliver");
+        sheet.button("Deliver").click();
         Locator link = page.getByLabel("Download High tide.gif");
         assertThat(link).isVisible();
         assertThat(page.locator(".stage img")).hasAttribute("alt", "High tide.gif");
@@ -139,20 +108,20 @@ class FromStillsToGifTest {
     @Test
     void badFilesGetALineEachAndTheRestIsKept() {
         byte[] half = Arrays.copyOf(Stills.png(4).buffer, 60);
-        choose(
+        sheet.choose(
                 Stills.png(1),
                 new FilePayload("“ferry” 🌊.jpg", "image/jpeg", "18.00".getBytes(StandardCharsets.UTF_8)),
                 new FilePayload("none.png", "image/png", new byte[0]),
                 new FilePayload("half.png", "image/png", half),
                 Stills.png("Tide 2.png", new Size(90, 90), Stills.color(2)),
                 Stills.png(3));
-        assertThat(cards()).hasCount(3);
+        assertThat(sheet.cards()).hasCount(3);
         Locator panel = page.getByLabel("Reading files");
         assertThat(panel).containsText("“ferry” 🌊.jpg");
         assertThat(panel).containsText("“none.png” is empty.");
         assertThat(panel).containsText("“half.png” is damaged and cannot be read.");
         assertThat(panel).containsText("3 frames added.");
-        assertThat(cards().nth(1)).containsText("other size: 90 × 90");
+        assertThat(sheet.card(2)).containsText("other size: 90 × 90");
         panel.getByText("Close").click();
         assertThat(panel).isHidden();
         browser.complaints().removeIf(complaint -> complaint.contains("status of 422"));
@@ -161,7 +130,7 @@ class FromStillsToGifTest {
 
     @Test
     void badNumbersAreRefusedUnderTheFieldAndChangeNothing() {
-        openFive();
+        sheet.openFive();
         Locator delay = page.getByLabel("Delay in ms");
         for (String bad : List.of("0", "-5", "600001", "fast", "12.5")) {
             delay.fill(bad);
@@ -171,45 +140,42 @@ class FromStillsToGifTest {
         delay.fill("");
         delay.press("Enter");
         assertThat(delay).hasValue("100");
-        assertThat(cards().nth(0)).hasAttribute("aria-label", Pattern.compile(".*100 ms.*"));
+        assertThat(sheet.card(1)).containsText("100 ms");
     }
 
     @Test
     void framesAreCopiedRemovedAndBroughtBackByKeys() {
-        openFive();
-        cards().nth(0).click();
+        sheet.openFive();
+        sheet.card(1).click();
         page.keyboard().press("Shift+ArrowRight");
         page.keyboard().press("Control+c");
-        cards().nth(4).click();
+        sheet.card(5).click();
         page.keyboard().press("Control+v");
-        awaitOrder(1, 2, 3, 9, 10, 1, 2);
+        sheet.awaitOrder(1, 2, 3, 9, 10, 1, 2);
         page.keyboard().press("Delete");
-        awaitOrder(1, 2, 3, 9, 10);
+        sheet.awaitOrder(1, 2, 3, 9, 10);
         page.keyboard().press("Control+a");
         page.keyboard().press("Delete");
         assertThat(page.getByText("No frames yet")).isVisible();
         page.keyboard().press("Control+z");
-        awaitOrder(1, 2, 3, 9, 10);
+        sheet.awaitOrder(1, 2, 3, 9, 10);
         page.keyboard().press("Control+Shift+z");
         assertThat(page.getByText("No frames yet")).isVisible();
     }
 
     @Test
     void theWeightFollowsTheSettings() {
-        openFive();
-        Locator weight = page.locator("button.weight b");
-        assertThat(weight).hasText(Pattern.compile("\\d+ bytes"));
-        int before = Integer.parseInt(weight.textContent().replaceAll("\\D", ""));
-        cards().nth(0).click();
-        button("Copy");
-        page.waitForCondition(() -> !weight.textContent().contains(before + " bytes"));
-        int more = Integer.parseInt(weight.textContent().replaceAll("\\D", ""));
-        assertThat(more).isGreaterThan(before);
+        sheet.openFive();
+        int before = sheet.awaitedBytes();
+        sheet.card(1).click();
+        sheet.button("Copy").click();
+        page.waitForCondition(() -> !sheet.weight().textContent().contains(before + " bytes"));
+        assertThat(sheet.awaitedBytes()).isGreaterThan(before);
     }
 
     @Test
     void theRhythmBarIsThePlayheadAndChangesDelays() {
-        openFive();
+        sheet.openFive();
         Locator bar = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Playhead"));
         bar.focus();
         page.keyboard().press("Home");
@@ -224,30 +190,19 @@ class FromStillsToGifTest {
         page.mouse().down();
         page.mouse().move(edge + box.width / 5, middle, new Mouse.MoveOptions().setSteps(4));
         page.mouse().up();
-        assertThat(cards().nth(0)).hasAttribute("aria-label", Pattern.compile("Frame 1, 200 ms.*"));
+        assertThat(sheet.card(1)).containsText("Frame 1, 200 ms");
     }
 
     @Test
     void aSecondTabSeesWhatTheFirstOneDoes() {
-        openFive();
+        sheet.openFive();
         Page second = browser.open(page.url());
         assertThat(second.getByRole(AriaRole.OPTION)).hasCount(5);
         page.bringToFront();
         second.evaluate("() => undefined");
-        cards().nth(2).click();
+        sheet.card(3).click();
         page.keyboard().press("Delete");
         assertThat(second.getByRole(AriaRole.OPTION)).hasCount(4);
         second.close();
-    }
-
-    private void drag(Locator from, Locator to) {
-        BoundingBox start = from.boundingBox();
-        BoundingBox end = to.boundingBox();
-        page.mouse().move(start.x + start.width / 2, start.y + start.height / 2);
-        page.mouse().down();
-        page.mouse().move(end.x + 20, end.y + 20, new Mouse.MoveOptions().setSteps(8));
-        page.mouse().move(end.x + 8, end.y + end.height / 2);
-        assertThat(page.locator(".mark")).isVisible();
-        page.mouse().up();
     }
 }

@@ -6,6 +6,7 @@ import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.library.Architectures;
+import com.tngtech.archunit.library.dependencies.SlicesRuleDefinition;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -44,6 +45,15 @@ class HouseTest {
                 .mayNotBeAccessedByAnyLayer()
                 .whereLayer("core")
                 .mayOnlyBeAccessedByLayers("server", "cli")
+                .check(HOUSE);
+    }
+
+    @Test
+    void featuresOfTheServerDoNotGoInCircles() {
+        SlicesRuleDefinition.slices()
+                .matching("dobbin.server.(*)..")
+                .should()
+                .beFreeOfCycles()
                 .check(HOUSE);
     }
 

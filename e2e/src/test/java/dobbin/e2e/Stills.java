@@ -8,9 +8,6 @@ import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.still.DecodeLimits;
 import dobbin.still.PngWriter;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -30,13 +27,7 @@ final class Stills {
     }
 
     static FilePayload png(String name, Size size, int color) {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try {
-            PngWriter.write(Raster.filled(size, color), out);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return new FilePayload(name, "image/png", out.toByteArray());
+        return new FilePayload(name, "image/png", PngWriter.bytes(Raster.filled(size, color)));
     }
 
     /** A delivered file as a viewer sees it. */

@@ -13,36 +13,21 @@ import java.io.IOException;
 import java.io.InputStreamReader;
 import java.net.URLConnection;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
 
 class DeliveriesTest {
     private static final int[] COLORS = {0xFF101830, 0xFFE06848, 0xFF9CC3E0};
 
-    @TempDir
-    private static Path data;
-
-    private static RunningServer server;
-
-    @BeforeAll
-    static void start() {
-        server = RunningServer.start(data);
-    }
-
-    @AfterAll
-    static void stop() {
-        server.close();
-    }
+    @RegisterExtension
+    private static final RunningServer server = new RunningServer();
 
     private static String path(JsonNode reel) {
         return "/api/reels/" + reel.get("id").asString();

@@ -7,7 +7,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
@@ -16,23 +16,24 @@ import tools.jackson.databind.json.JsonMapper;
 class OpenApiTest {
     private static final Path COMMITTED = Path.of("../ui/openapi.json");
 
+    @RegisterExtension
+    private static final RunningServer server = new RunningServer();
+
     @Test
-    void theInterfaceIsBuiltAgainstWhatTheServerOffers(@TempDir Path data) throws IOException {
-        try (RunningServer server = RunningServer.start(data)) {
-            JsonNode offered = server.get("/v3/api-docs").json();
-            if (Boolean.getBoolean("dobbin.write-openapi")) {
-                JsonMapper pretty = JsonMapper.builder()
-                        .enable(SerializationFeature.INDENT_OUTPUT)
-                        .build();
-                Files.writeString(COMMITTED, pretty.writeValueAsString(offered) + "\n");
-            }
-            assertThat(JsonMapper.shared().readTree(Files.readString(COMMITTED)))
-                    .as("ui/openapi.json is out of date: mvn test -pl core,ui,server -Dtest=OpenApiTest"
-                            + " -Dsurefire.failIfNoSpecifiedTests=false -Ddobbin.write-openapi=true")
-                    .isEqualTo(offered);
-            assertThat(offered.at("/components/schemas/Edit/oneOf").size())
-                    .as("every edit is described")
-                    .isEqualTo(Edit.class.getPermittedSubclasses().length);
+    void theInterfaceIsBuiltAgainstWhatTheServerOffers() throws IOException {
+        JsonNode offered = server.get("/v3/api-docs").json();
+        if (Boolean.getBoolean("dobbin.write-openapi")) {
+            JsonMapper pretty = JsonMapper.builder()
+                    .enable(SerializationFeature.INDENT_OUTPUT)
+                    .build();
+            Files.writeString(COMMITTED, pretty.writeValueAsString(offered) + "\n");
         }
+        assertThat(JsonMapper.shared().readTree(Files.readString(COMMITTED)))
+                .as("ui/openapi.json is out of date: mvn test -pl core,ui,server -Dtest=OpenApiTest"
+                        + " -Dsurefire.failIfNoSpecifiedTests=false -Ddobbin.write-openapi=true")
+                .isEqualTo(offered);
+        assertThat(offered.at("/components/schemas/Edit/oneOf").size())
+                .as("every edit is described")
+                .isEqualTo(Edit.class.getPermittedSubclasses().length);
     }
 }

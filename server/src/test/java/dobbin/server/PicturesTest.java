@@ -12,31 +12,17 @@ import dobbin.still.DecodeLimits;
 import dobbin.still.StillReader;
 import java.net.http.HttpRequest;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Path;
 import java.util.Arrays;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
 
 class PicturesTest {
     private static final DemoFolder SUNRISE = SkerryPoint.sunrise();
 
-    @TempDir
-    private static Path data;
-
-    private static RunningServer server;
-
-    @BeforeAll
-    static void start() {
-        server = RunningServer.start(data, "--dobbin.max-file-size=2000000B", "--dobbin.max-megapixels=2");
-    }
-
-    @AfterAll
-    static void stop() {
-        server.close();
-    }
+    @RegisterExtension
+    private static final RunningServer server =
+            new RunningServer("--dobbin.max-file-size=2000000B", "--dobbin.max-megapixels=2");
 
     @Test
     void aPictureIsKnownByItsContentWhateverItsName() {

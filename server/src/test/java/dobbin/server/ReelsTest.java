@@ -3,11 +3,8 @@ package dobbin.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dobbin.server.RunningServer.Answer;
-import java.nio.file.Path;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.JsonNode;
@@ -17,20 +14,8 @@ class ReelsTest {
     private static final int DAWN = 0xFFE06848;
     private static final int DAY = 0xFF9CC3E0;
 
-    @TempDir
-    private static Path data;
-
-    private static RunningServer server;
-
-    @BeforeAll
-    static void start() {
-        server = RunningServer.start(data);
-    }
-
-    @AfterAll
-    static void stop() {
-        server.close();
-    }
+    @RegisterExtension
+    private static final RunningServer server = new RunningServer();
 
     private static String path(JsonNode reel) {
         return "/api/reels/" + reel.get("id").asString();
@@ -59,8 +44,7 @@ class ReelsTest {
         JsonNode reversed = server.edit(first, "{\"type\":\"reverseFrames\",\"frames\":[1,2,3]}")
                 .json();
         assertThat(reversed.get("frames").get(0).get("id").asInt()).isEqualTo(3);
-        stop();
-        start();
+        server.restart();
         JsonNode undone = server.post(path(first) + "/undo", base(reversed)).json();
         assertThat(undone.get("frames")).isEqualTo(first.get("frames"));
         assertThat(undone.get("redo").asString()).isEqualTo("Reverse 3 frames");

@@ -3,7 +3,6 @@ package dobbin.server;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.still.PngWriter;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.net.URI;
 import java.net.URLEncoder;
@@ -11,30 +10,57 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.extension.AfterAllCallback;
+import org.junit.jupiter.api.extension.BeforeAllCallback;
+import org.junit.jupiter.api.extension.ExtensionContext;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.util.FileSystemUtils;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
-/** The real application on a free port, with a real H2 file, spoken to over HTTP. */
-final class RunningServer implements AutoCloseable {
+/** The real application on a free port, with a real H2 file, spoken to over HTTP; one for all tests of a class. */
+final class RunningServer implements BeforeAllCallback, AfterAllCallback {
     private static final JsonMapper JSON = JsonMapper.shared();
 
-    private final ConfigurableApplicationContext context;
+    private final List<String> options;
     private final HttpClient http = HttpClient.newHttpClient();
+    private Path data;
+    private ConfigurableApplicationContext context;
 
-    private RunningServer(ConfigurableApplicationContext context) {
-        this.context = context;
+    /** @param options more settings, {@code --name=value} */
+    RunningServer(String... options) {
+        this.options = List.of(options);
     }
 
-    static RunningServer start(Path data, String... more) {
-        String[] args = new String[2 + more.length];
-        args[0] = "--server.port=0";
-        args[1] = "--dobbin.data-folder=" + data.toAbsolutePath();
-        System.arraycopy(more, 0, args, 2, more.length);
-        return new RunningServer(SpringApplication.run(DobbinServer.class, args));
+    @Override
+    public void beforeAll(ExtensionContext test) throws IOException {
+        data = Files.createTempDirectory("dobbin-test");
+        start();
+    }
+
+    @Override
+    public void afterAll(ExtensionContext test) throws IOException {
+        context.close();
+        FileSystemUtils.deleteRecursively(data);
+    }
+
+    /** As when the machine was switched off and on. */
+    void restart() {
+        context.close();
+        start();
+    }
+
+    private void start() {
+        List<String> args = new ArrayList<>(options);
+        args.add("--server.port=0");
+        args.add("--dobbin.data-folder=" + data.toAbsolutePath());
+        context = SpringApplication.run(DobbinServer.class, args.toArray(String[]::new));
     }
 
     /** @param json null where the body is no JSON */
@@ -113,17 +139,6 @@ final class RunningServer implements AutoCloseable {
     }
 
     static byte[] png(Size size, int color) {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try {
-            PngWriter.write(Raster.filled(size, color), out);
-        } catch (IOException e) {
-            throw new AssertionError(e);
-        }
-        return out.toByteArray();
-    }
-
-    @Override
-    public void close() {
-        context.close();
+        return PngWriter.bytes(Raster.filled(size, color));
     }
 }

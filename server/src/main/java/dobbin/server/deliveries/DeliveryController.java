@@ -3,12 +3,12 @@ package dobbin.server.deliveries;
 import dobbin.edit.EditRejected;
 import dobbin.reel.Ranges;
 import dobbin.reel.Reel;
+import dobbin.render.Looks;
 import dobbin.server.jobs.EventHub;
 import dobbin.server.jobs.Job;
 import dobbin.server.jobs.Jobs;
 import dobbin.server.reels.OpenReel;
 import dobbin.server.reels.Reels;
-import dobbin.server.renders.RenderKeys;
 import dobbin.server.web.NotFound;
 import dobbin.slim.Delivered;
 import dobbin.slim.Progress;
@@ -75,7 +75,7 @@ class DeliveryController {
     @GetMapping(path = "/api/reels/{id}/files/{file}.gif", produces = MediaType.IMAGE_GIF_VALUE)
     ResponseEntity<byte[]> now(@PathVariable String id, @PathVariable String file) {
         Reel reel = reels.open(id).reel();
-        if (!RenderKeys.ofDelivery(reel).equals(file) || reel.frames().isEmpty()) {
+        if (!Looks.ofDelivery(reel).equals(file) || reel.frames().isEmpty()) {
             throw new NotFound("This reel would be delivered differently by now.");
         }
         return ResponseEntity.ok()

@@ -3,9 +3,9 @@ package dobbin.server.deliveries;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import dobbin.reel.Reel;
+import dobbin.render.Looks;
 import dobbin.render.Pictures;
 import dobbin.server.Settings;
-import dobbin.server.renders.RenderKeys;
 import dobbin.slim.Delivered;
 import dobbin.slim.Progress;
 import dobbin.slim.Slim;
@@ -32,13 +32,13 @@ class Encoder {
     }
 
     Optional<Delivered> known(Reel reel) {
-        return Optional.ofNullable(files.getIfPresent(RenderKeys.ofDelivery(reel)));
+        return Optional.ofNullable(files.getIfPresent(Looks.ofDelivery(reel)));
     }
 
     Delivered encode(Reel reel, Progress progress) {
         return known(reel).orElseGet(() -> {
             Delivered made = slim.deliver(reel, pictures, progress);
-            files.put(RenderKeys.ofDelivery(reel), made);
+            files.put(Looks.ofDelivery(reel), made);
             return made;
         });
     }

@@ -1,11 +1,11 @@
 package dobbin.server.deliveries;
 
+import dobbin.render.Looks;
 import dobbin.server.jobs.EventHub;
 import dobbin.server.jobs.Job;
 import dobbin.server.jobs.Jobs;
 import dobbin.server.reels.OpenReel;
 import dobbin.server.reels.Reels;
-import dobbin.server.renders.RenderKeys;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.Map;
 import java.util.concurrent.CompletableFuture;
@@ -75,7 +75,7 @@ class Weights {
 
     /** @return the weight if it is known; else starts to work it out, unless that is under way, and tells listeners */
     WeightView weigh(OpenReel open) {
-        String file = RenderKeys.ofDelivery(open.reel());
+        String file = Looks.ofDelivery(open.reel());
         if (open.reel().frames().isEmpty()) {
             giveUp(open.id());
             return new WeightView(open.revision(), file, null, 0, 0, null);

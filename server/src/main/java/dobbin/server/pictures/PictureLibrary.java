@@ -6,6 +6,7 @@ import dobbin.gather.FileOpener;
 import dobbin.gather.Gathered;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
+import dobbin.reel.ContentName;
 import dobbin.render.Level;
 import dobbin.render.Pictures;
 import dobbin.server.Settings;
@@ -15,14 +16,8 @@ import dobbin.still.FileKind;
 import dobbin.still.PngWriter;
 import dobbin.still.StillReader;
 import dobbin.still.UnreadablePicture;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -86,17 +81,17 @@ public class PictureLibrary implements Pictures {
     /** The file itself is kept, and what was made smaller of it beside it. */
     private Taken keepFile(Gathered still, byte[] file, FileKind kind) {
         boolean reduced = still.raster().size().area() < still.size().area();
-        return keep(still, file, kind, () -> reduced ? png(still.raster()) : null);
+        return keep(still, file, kind, () -> reduced ? PngWriter.bytes(still.raster()) : null);
     }
 
     /** A frame of an animation has no file of its own until it gets one here. */
     private Taken keepFrame(Gathered still) {
-        return keep(still, png(still.raster()), FileKind.PNG, () -> null);
+        return keep(still, PngWriter.bytes(still.raster()), FileKind.PNG, () -> null);
     }
 
     private Taken keep(Gathered still, byte[] bytes, FileKind kind, Supplier<byte[]> working) {
         Size size = still.size();
-        PictureInfo info = new PictureInfo(sha256(bytes), size.width(), size.height());
+        PictureInfo info = new PictureInfo(ContentName.of(bytes), size.width(), size.height());
         if (store.infos(List.of(info.id())).isEmpty()) {
             byte[] medium = copy(still.raster(), Level.MEDIUM);
             byte[] small = copy(still.raster(), Level.SMALL);
@@ -106,7 +101,7 @@ public class PictureLibrary implements Pictures {
     }
 
     private static byte[] copy(Raster raster, Level level) {
-        return level.hasCopyOf(raster.size()) ? png(level.of(raster)) : null;
+        return level.hasCopyOf(raster.size()) ? PngWriter.bytes(level.of(raster)) : null;
     }
 
     private Raster decoded(String id, Level level) {
@@ -115,24 +110,6 @@ public class PictureLibrary implements Pictures {
             return StillReader.read(bytes, STORED).raster();
         } catch (UnreadablePicture e) {
             throw new IllegalStateException("A stored picture " + e.getMessage(), e);
-        }
-    }
-
-    private static byte[] png(Raster raster) {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try {
-            PngWriter.write(raster, out);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return out.toByteArray();
-    }
-
-    private static String sha256(byte[] bytes) {
-        try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("Every Java has SHA-256", e);
         }
     }
 }

@@ -3,7 +3,7 @@ package dobbin.server.reels;
 import dobbin.edit.Edit;
 import dobbin.raster.Size;
 import dobbin.reel.Reel;
-import dobbin.server.renders.RenderKeys;
+import dobbin.render.Looks;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.Arrays;
@@ -62,8 +62,8 @@ class ReelController {
                     Arrays.stream(reel.delaysMillis()).sum(),
                     reel.canvas(),
                     open.touched(),
-                    empty ? null : RenderKeys.of(reel, reel.frames().get(0)),
-                    empty ? null : RenderKeys.ofLoop(reel));
+                    empty ? null : Looks.of(reel, reel.frames().get(0)),
+                    empty ? null : Looks.ofLoop(reel));
         }
     }
 

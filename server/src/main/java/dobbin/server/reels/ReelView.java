@@ -4,7 +4,7 @@ import dobbin.raster.Size;
 import dobbin.reel.Delivery;
 import dobbin.reel.Frame;
 import dobbin.reel.Reel;
-import dobbin.server.renders.RenderKeys;
+import dobbin.render.Looks;
 import dobbin.timing.Hundredths;
 import dobbin.timing.Viewers;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -64,7 +64,7 @@ public record ReelView(
                     frame.still().name(),
                     size,
                     !size.equals(reel.canvas()),
-                    RenderKeys.of(reel, frame)));
+                    Looks.of(reel, frame)));
             fileMillis += 10 * hundredths[i];
         }
         return new ReelView(

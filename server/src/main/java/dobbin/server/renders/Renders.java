@@ -8,6 +8,7 @@ import dobbin.raster.Size;
 import dobbin.reel.Delivery;
 import dobbin.reel.Frame;
 import dobbin.reel.Reel;
+import dobbin.render.Looks;
 import dobbin.render.Pictures;
 import dobbin.render.Renderer;
 import dobbin.server.Settings;
@@ -16,9 +17,6 @@ import dobbin.server.web.NotFound;
 import dobbin.slim.Progress;
 import dobbin.slim.Slim;
 import dobbin.still.PngWriter;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import org.springframework.stereotype.Service;
 
 /** Draws what is looked at, and keeps the latest of it. */
@@ -47,17 +45,17 @@ class Renders {
         return drawn.get(key + ' ' + width, missing -> {
             Reel reel = reels.open(id).reel();
             Frame frame = reel.frames().stream()
-                    .filter(each -> RenderKeys.of(reel, each).equals(key))
+                    .filter(each -> Looks.of(reel, each).equals(key))
                     .findFirst()
                     .orElseThrow(() -> new NotFound("No frame of this reel looks like that any more."));
-            return png(draw(reel, frame, width));
+            return PngWriter.bytes(draw(reel, frame, width));
         });
     }
 
     byte[] preview(String id, String key) {
         return drawn.get(key, missing -> {
             Reel reel = reels.open(id).reel();
-            if (!RenderKeys.ofLoop(reel).equals(key)) {
+            if (!Looks.ofLoop(reel).equals(key)) {
                 throw new NotFound("This reel does not look like that any more.");
             }
             int width = reel.canvas().reducedTo(PREVIEW_SIDE).width();
@@ -71,15 +69,5 @@ class Renders {
         Size canvas = reel.canvas();
         Size size = canvas.width() <= width ? canvas : canvas.withWidth(width);
         return Renderer.draw(reel, frame, pictures, size);
-    }
-
-    private static byte[] png(Raster raster) {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try {
-            PngWriter.write(raster, out);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return out.toByteArray();
     }
 }

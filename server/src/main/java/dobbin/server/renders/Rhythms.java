@@ -8,6 +8,7 @@ import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.reel.Frame;
 import dobbin.reel.Reel;
+import dobbin.render.Looks;
 import dobbin.render.Pictures;
 import dobbin.render.Renderer;
 import java.util.List;
@@ -40,8 +41,8 @@ class Rhythms {
     }
 
     private double change(Reel reel, Frame before, Frame frame) {
-        String from = RenderKeys.of(reel, before);
-        String to = RenderKeys.of(reel, frame);
+        String from = Looks.of(reel, before);
+        String to = Looks.of(reel, frame);
         return from.equals(to)
                 ? 0
                 : changes.get(

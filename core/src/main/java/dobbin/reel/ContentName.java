@@ -1,0 +1,24 @@
+package dobbin.reel;
+
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
+
+/** Names things by what they are: the SHA-256 of their bytes. Equal names, equal content. */
+public final class ContentName {
+    private ContentName() {}
+
+    /** @return 64 hexadecimal digits */
+    public static String of(byte[] content) {
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("Every Java has SHA-256", e);
+        }
+    }
+
+    public static String of(String content) {
+        return of(content.getBytes(StandardCharsets.UTF_8));
+    }
+}

@@ -1,0 +1,110 @@
+package dobbin.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** What must hold on every view: nothing that axe finds wrong, nothing cut off, nothing essential out of sight. */
+class EveryViewTest {
+    private static final String VIOLATIONS = """
+            async () => (await axe.run(document, { resultTypes: ['violations'] })).violations
+              .map(v => v.id + ': ' + v.nodes.map(n => n.target.join(' ') + ' ' + (n.any[0]?.message ?? '')).join('; '))""";
+
+    @TempDir
+    private static Path folder;
+
+    private static App app;
+    private static Browser browser;
+    private static String reel;
+
+    @BeforeAll
+    static void oneReelForAll() {
+        app = App.start(folder.resolve("data"));
+        browser = new Browser(folder.resolve("profile"));
+        Page page = browser.open(app.address());
+        new Sheet(page).openFive();
+        reel = page.url().replace("/sheet", "");
+        page.close();
+    }
+
+    @AfterAll
+    static void stop() {
+        browser.close();
+        app.close();
+    }
+
+    private static Page open(String view, String colors) {
+        Page page = browser.open(view.equals("shelf") ? app.address() : reel + "/" + view);
+        page.evaluate("colors => localStorage.setItem('dobbin.theme', colors)", colors);
+        page.reload();
+        switch (view) {
+            case "shelf" -> assertThat(page.getByRole(AriaRole.ARTICLE)).hasCount(1);
+            case "sheet" -> new Sheet(page).card(2).click();
+            default -> assertThat(page.locator(".stage img")).isVisible();
+        }
+        return page;
+    }
+
+    @ParameterizedTest
+    @CsvSource({"shelf, light", "shelf, dark", "sheet, light", "sheet, dark", "share, light", "share, dark"})
+    void axeFindsNothingWrong(String view, String colors) throws IOException {
+        Page page = open(view, colors);
+        page.evaluate(Files.readString(Path.of("node_modules/axe-core/axe.min.js")));
+        assertThat((List<?>) page.evaluate(VIOLATIONS)).isEmpty();
+        page.close();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "shelf, 800, 900",
+        "sheet, 800, 900",
+        "share, 800, 900",
+        "sheet, 1280, 800",
+        "share, 1280, 800",
+        "sheet, 1920, 1080",
+        "share, 1920, 1080"
+    })
+    void nothingEssentialIsOutOfSight(String view, int width, int height) {
+        Page page = open(view, "light");
+        page.setViewportSize(width, height);
+        assertThat((Boolean) page.evaluate("document.documentElement.scrollWidth <= innerWidth"))
+                .as("no scrolling sideways")
+                .isTrue();
+        List<Locator> essential = switch (view) {
+            case "shelf" -> List.of(page.getByText("Choose stills"), page.getByRole(AriaRole.ARTICLE));
+            case "sheet" ->
+                List.of(
+                        new Sheet(page).card(5),
+                        page.getByLabel("Delay in ms"),
+                        page.locator("button.weight"),
+                        page.getByText("Undo"),
+                        page.getByText("Add stills"),
+                        page.getByLabel("One frame on"));
+            default ->
+                List.of(
+                        page.getByText("Deliver", new Page.GetByTextOptions().setExact(true)),
+                        page.locator(".stage img"),
+                        page.locator("button.weight"));
+        };
+        for (Locator each : essential) {
+            BoundingBox box = each.first().boundingBox();
+            assertThat(box.x).as("%s from the left", each).isNotNegative();
+            assertThat(box.x + box.width).as("%s to the right", each).isLessThanOrEqualTo(width);
+            assertThat(box.y + box.height).as("%s to the bottom", each).isLessThanOrEqualTo(height);
+        }
+        page.close();
+    }
+}

@@ -1,0 +1,210 @@
+package dobbin.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.MouseButton;
+import java.nio.file.Path;
+import java.util.Base64;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** What happens around the one straight way: wrong buttons, second thoughts, other ways in. */
+class EverydayTest {
+    /** Makes a file in the page and lets it fall on (or be pasted into) the element, as a browser would. */
+    private static final String HAND_OVER = """
+            ([kind, selector, name, base64]) => {
+              const bytes = Uint8Array.from(atob(base64), c => c.charCodeAt(0))
+              const files = new DataTransfer()
+              files.items.add(new File([bytes], name, { type: 'image/png' }))
+              const target = selector ? document.querySelector(selector) : window
+              const event = kind === 'paste'
+                ? new ClipboardEvent('paste', { clipboardData: files, bubbles: true, cancelable: true })
+                : new DragEvent(kind, { dataTransfer: files, bubbles: true, cancelable: true })
+              target.dispatchEvent(event)
+            }""";
+
+    @TempDir
+    private static Path folder;
+
+    private static App app;
+    private static Browser browser;
+
+    private Page page;
+    private Sheet sheet;
+
+    @BeforeAll
+    static void start() {
+        app = App.start(folder.resolve("data"));
+        browser = new Browser(folder.resolve("profile"));
+    }
+
+    @AfterAll
+    static void stop() {
+        browser.close();
+        app.close();
+    }
+
+    @BeforeEach
+    void open() {
+        page = browser.open(app.address());
+        sheet = new Sheet(page);
+    }
+
+    @AfterEach
+    void close() {
+        page.close();
+    }
+
+    private void handOver(String kind, String selector, int number) {
+        if (selector != null) {
+            page.locator(selector).first().waitFor();
+        }
+        String base64 = Base64.getEncoder().encodeToString(Stills.png(number).buffer);
+        page.evaluate(HAND_OVER, new Object[] {kind, selector, "Tide " + number + ".png", base64});
+    }
+
+    @Test
+    void stillsCanBeDroppedAndPasted() {
+        handOver("dragenter", ".shelf", 4);
+        assertThat(page.getByText("Drop them")).isVisible();
+        handOver("drop", ".shelf", 4);
+        sheet.awaitOrder(4);
+        handOver("paste", null, 2);
+        sheet.awaitOrder(4, 2);
+        handOver("dragenter", ".sheet", 7);
+        assertThat(page.getByText("Drop to add them after the selection")).isVisible();
+        sheet.card(1).click();
+        handOver("drop", ".sheet", 7);
+        sheet.awaitOrder(4, 7, 2);
+        assertThat(page.getByText("Drop to add them after the selection")).isHidden();
+    }
+
+    @Test
+    void aReelTakenOffTheShelfCanBePutBack() {
+        sheet.openFive();
+        page.getByTitle(Pattern.compile("rename")).click();
+        page.getByLabel("Name of the reel").fill("Spring tide");
+        page.getByLabel("Name of the reel").press("Enter");
+        assertThat(page).hasTitle("Spring tide · Dobbin");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Shelf"))
+                .click();
+        Locator card = page.getByRole(AriaRole.ARTICLE).filter(new Locator.FilterOptions().setHasText("Spring tide"));
+        assertThat(card).containsText("5 frames · 500 ms · 60 × 40");
+        page.getByLabel("Take “Spring tide” off the shelf").click();
+        assertThat(card).hasCount(0);
+        sheet.button("Put it back").click();
+        assertThat(card).hasCount(1);
+        card.hover();
+        assertThat(card.locator("img")).hasAttribute("src", Pattern.compile("/previews/.*\\.gif"));
+    }
+
+    @Test
+    void aDragIsGivenUpByEscapeAndDoesNothingInItsOwnPlace() {
+        sheet.openFive();
+        sheet.drag(sheet.card(5), sheet.card(1));
+        page.keyboard().press("Escape");
+        page.mouse().up();
+        assertThat(page.locator(".mark")).hasCount(0);
+        sheet.awaitOrder(1, 2, 3, 9, 10);
+        assertThat(sheet.button("Undo")).hasAttribute("title", Pattern.compile(".*Add 5 stills.*"));
+    }
+
+    @Test
+    void arrowKeysWalkOverTheCardsAndStretchTheRun() {
+        sheet.openFive();
+        sheet.card(2).click();
+        page.keyboard().press("ArrowRight");
+        assertThat(sheet.card(3)).isFocused();
+        assertThat(sheet.card(3)).hasAttribute("aria-selected", "true");
+        assertThat(sheet.card(2)).hasAttribute("aria-selected", "false");
+        page.keyboard().press("Shift+ArrowRight");
+        page.keyboard().press("Shift+ArrowRight");
+        assertThat(page.getByText("3 of 5 frames")).isVisible();
+        page.keyboard().press("Alt+Home");
+        sheet.awaitOrder(3, 9, 10, 1, 2);
+        page.keyboard().press("Alt+ArrowRight");
+        sheet.awaitOrder(1, 3, 9, 10, 2);
+        page.keyboard().press("Escape");
+        assertThat(page.getByText("5 frames", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
+    }
+
+    @Test
+    void theContextMenuActsOnWhatIsUnderIt() {
+        sheet.openFive();
+        sheet.card(2).click(new Locator.ClickOptions().setButton(MouseButton.RIGHT));
+        page.getByText("Move to the end").click();
+        sheet.awaitOrder(1, 3, 9, 10, 2);
+    }
+
+    @Test
+    void theLoopRunsAtItsPaceAndStepsByHand() {
+        sheet.openFive();
+        Locator player = page.getByLabel("Player", new Page.GetByLabelOptions().setExact(true));
+        assertThat(player.getByText("true pace · forever")).isVisible();
+        sheet.button("Pause").click();
+        sheet.button("To the start").click();
+        assertThat(player.getByText("frame 1 · 100 ms")).isVisible();
+        sheet.button("One frame back").click();
+        assertThat(player.getByText("frame 5 · 100 ms")).isVisible();
+        String seen = page.evaluate("() => { const c = document.querySelector('canvas');"
+                        + " return [...c.getContext('2d').getImageData(30, 20, 1, 1).data].join(' ') }")
+                .toString();
+        int color = Stills.color(10);
+        assertThat(seen).isEqualTo((color >> 16 & 255) + " " + (color >> 8 & 255) + " " + (color & 255) + " 255");
+    }
+
+    @Test
+    void settingsOutOfRangeAreRefusedAndTheBudgetIsKept() {
+        sheet.openFive();
+        sheet.awaitedBytes();
+        page.locator("button.weight").click();
+        page.getByLabel("Budget in KB").fill("0");
+        page.getByLabel("Budget in KB").press("Enter");
+        assertThat(page.getByText("A whole number from 1 to 1,000,000")).isVisible();
+        sheet.button("256 KB").click();
+        assertThat(page.locator("button.weight")).containsText("of 256 KB");
+        sheet.toShare();
+        page.getByLabel("Width in pixels").fill("1601");
+        page.getByLabel("Width in pixels").press("Enter");
+        assertThat(page.getByText("A whole number from 1 to 1,600")).isVisible();
+        page.getByLabel("Width in pixels").fill("30");
+        page.getByLabel("Width in pixels").press("Enter");
+        assertThat(page.getByText("30 × 20 · ")).isVisible();
+        page.reload();
+        assertThat(page.getByLabel("Width in pixels")).hasValue("30");
+        assertThat(page.locator("button.weight")).containsText("of 256 KB");
+    }
+
+    @Test
+    void colorsStayAsChosenAndKeysAreListed() {
+        page.getByLabel("Dark colors").click();
+        page.reload();
+        assertThat(page.locator(".v-application.v-theme--dark")).isVisible();
+        page.getByLabel("Light colors").click();
+        page.keyboard().press("?");
+        assertThat(page.getByText("Copy, and put the copies after the selection"))
+                .isVisible();
+        page.keyboard().press("Escape");
+        assertThat(page.getByText("Copy, and put the copies after the selection"))
+                .isHidden();
+    }
+
+    @Test
+    void anAddressThatLeadsNowhereSaysSo() {
+        page.navigate(app.address() + "/reels/nowhere");
+        assertThat(page.getByText("This reel does not open")).isVisible();
+        assertThat(page.getByText("There is no reel nowhere here")).isVisible();
+        page.getByText("To the shelf").click();
+        assertThat(page.getByText("Drop stills here to begin a loop")).isVisible();
+    }
+}

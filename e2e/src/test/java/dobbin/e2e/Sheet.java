@@ -1,0 +1,84 @@
+package dobbin.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Mouse;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.FilePayload;
+import java.util.List;
+import java.util.regex.Pattern;
+
+/** What a person does on the shelf and the sheet, and what they see there. */
+final class Sheet {
+    private final Page page;
+
+    Sheet(Page page) {
+        this.page = page;
+    }
+
+    void choose(FilePayload... files) {
+        page.locator("[data-test=files]").first().setInputFiles(files);
+    }
+
+    /** Five stills whose names sort badly. */
+    void openFive() {
+        choose(Stills.png(10), Stills.png(2), Stills.png(1), Stills.png(9), Stills.png(3));
+        assertThat(cards()).hasCount(5);
+    }
+
+    Locator cards() {
+        return page.getByRole(AriaRole.OPTION);
+    }
+
+    Locator card(int number) {
+        return cards().nth(number - 1);
+    }
+
+    /** The button with exactly that name; the first of several. */
+    Locator button(String name) {
+        return page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(name).setExact(true))
+                .first();
+    }
+
+    void toShare() {
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Share"))
+                .click();
+    }
+
+    Locator weight() {
+        return page.locator("button.weight b");
+    }
+
+    int awaitedBytes() {
+        assertThat(weight()).hasText(Pattern.compile("\\d+ bytes"));
+        return Integer.parseInt(weight().textContent().replaceAll("\\D", ""));
+    }
+
+    /** @return the numbers of the stills in the order they lie on the sheet, all read in one moment */
+    List<Integer> order() {
+        Object labels = cards().evaluateAll("cards => cards.map(card => card.textContent)");
+        return ((List<?>) labels)
+                .stream()
+                        .map(label -> Integer.valueOf(label.toString().replaceAll(".*Tide (\\d+)\\.png.*", "$1")))
+                        .toList();
+    }
+
+    void awaitOrder(Integer... numbers) {
+        page.waitForCondition(() -> order().equals(List.of(numbers)));
+    }
+
+    void drag(Locator from, Locator to) {
+        BoundingBox start = from.boundingBox();
+        BoundingBox end = to.boundingBox();
+        page.mouse().move(start.x + start.width / 2, start.y + start.height / 2);
+        page.mouse().down();
+        page.mouse().move(end.x + 20, end.y + 20, new Mouse.MoveOptions().setSteps(8));
+        page.mouse().move(end.x + 8, end.y + end.height / 2);
+        assertThat(page.locator(".mark")).isVisible();
+    }
+}
