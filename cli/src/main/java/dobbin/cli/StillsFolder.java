@@ -68,11 +68,12 @@ final class StillsFolder {
         if (Files.size(file) > DecodeLimits.USUAL.maxBytes()) {
             throw new UnreadablePicture("has more than " + DecodeLimits.USUAL.maxBytes() / 1_000_000 + " MB");
         }
-        FileOpener.open(Files.readAllBytes(file), name, DecodeLimits.USUAL, gathered -> {
-                    String picture = String.format("%064x", stills.size());
-                    rasters.put(picture, gathered.raster());
-                    stills.add(new NewStill(new Still(picture, name, gathered.size()), gathered.delayMillis()));
-                })
-                .ifPresent(note -> problems.println("note: “" + name + "” " + note));
+        byte[] bytes = Files.readAllBytes(file);
+        FileOpener.open(bytes, DecodeLimits.USUAL, gathered -> {
+            String picture = String.format("%064x", stills.size());
+            rasters.put(picture, gathered.raster());
+            stills.add(new NewStill(new Still(picture, name, gathered.size()), gathered.delayMillis()));
+        });
+        FileOpener.noteOn(bytes, name).ifPresent(note -> problems.println("note: “" + name + "” " + note));
     }
 }

@@ -20,19 +20,22 @@ public final class FileOpener {
     }
 
     /**
-     * @return what the person who brought the file should know of it, if anything: a clause to follow its name
      * @throws UnreadablePicture where no still can be had; the sink may have been given some before
      * @throws E from the sink
      */
-    public static <E extends Exception> Optional<String> open(
-            byte[] file, String name, DecodeLimits limits, Sink<E> sink) throws UnreadablePicture, E {
-        FileKind kind = FileKind.of(file);
-        if (kind == FileKind.GIF) {
+    public static <E extends Exception> void open(byte[] file, DecodeLimits limits, Sink<E> sink)
+            throws UnreadablePicture, E {
+        if (FileKind.of(file) == FileKind.GIF) {
             openAnimation(file, limits, sink);
         } else {
             var still = StillReader.read(file, limits);
             sink.take(new Gathered(still.raster(), still.size(), 0));
         }
+    }
+
+    /** @return what the person who brought the file should know of it, if anything: a clause to follow its name */
+    public static Optional<String> noteOn(byte[] file, String name) {
+        FileKind kind = FileKind.of(file);
         FileKind promised = FileKind.promisedBy(name);
         return promised == kind || promised == FileKind.OTHER || kind == FileKind.OTHER
                 ? Optional.empty()

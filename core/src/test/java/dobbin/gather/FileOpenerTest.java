@@ -12,7 +12,6 @@ import dobbin.still.UnreadablePicture;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 class FileOpenerTest {
@@ -32,10 +31,11 @@ class FileOpenerTest {
     @Test
     void whatAFileHoldsCountsNotWhatItIsCalled() throws Exception {
         byte[] jpeg = SUNRISE.files().get(0).bytes();
-        Optional<String> note = FileOpener.open(jpeg, "sunrise.gif", DecodeLimits.USUAL, still -> {});
-        assertThat(note).hasValue("is a JPEG file by another name; it was read as that");
-        assertThat(FileOpener.open(jpeg, "sunrise.JPG", DecodeLimits.USUAL, still -> {}))
-                .isEmpty();
+        assertThat(opened(jpeg)).hasSize(1);
+        assertThat(FileOpener.noteOn(jpeg, "sunrise.gif"))
+                .hasValue("is a JPEG file by another name; it was read as that");
+        assertThat(FileOpener.noteOn(jpeg, "sunrise.JPG")).isEmpty();
+        assertThat(FileOpener.noteOn(jpeg, "sunrise")).isEmpty();
     }
 
     @Test
@@ -65,7 +65,7 @@ class FileOpenerTest {
 
     private static List<Gathered> opened(byte[] file) throws UnreadablePicture {
         List<Gathered> stills = new ArrayList<>();
-        FileOpener.open(file, "a file", DecodeLimits.USUAL, stills::add);
+        FileOpener.open(file, DecodeLimits.USUAL, stills::add);
         return stills;
     }
 }

@@ -13,7 +13,7 @@ import org.springframework.util.unit.DataSize;
  * @param maxFileSize of one uploaded file
  * @param maxMegapixels of one picture
  * @param maxFramesPerFile of one animation
- * @param filesReadAtOnce how many uploads are decoded at a time; each may need 8 bytes a pixel
+ * @param megapixelsReadAtOnce how much of what is uploaded is decoded at a time; a pixel needs up to 12 bytes
  * @param pictureCache memory for decoded pictures
  * @param renderCache memory for drawn frames
  * @param deliveryCache memory for encoded files
@@ -27,7 +27,7 @@ public record Settings(
         DataSize maxFileSize,
         int maxMegapixels,
         int maxFramesPerFile,
-        int filesReadAtOnce,
+        int megapixelsReadAtOnce,
         DataSize pictureCache,
         DataSize renderCache,
         DataSize deliveryCache,

@@ -114,7 +114,8 @@ class PicturesTest {
                 .header("Content-Type", "application/json")
                 .POST(HttpRequest.BodyPublishers.ofString("{\"name\":\"x\"}"));
         assertThat(server.send(foreign).status()).isEqualTo(403);
-        Answer page = server.get("/");
+        Answer page = server.get("/wherever/this/leads");
+        assertThat(page.status()).isEqualTo(200);
         assertThat(page.response()
                         .headers()
                         .firstValue("Content-Security-Policy")

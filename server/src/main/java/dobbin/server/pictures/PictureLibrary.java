@@ -33,13 +33,15 @@ public class PictureLibrary implements Pictures {
 
     private final PictureStore store;
     private final DecodeLimits limits;
+    private final int megapixelsAtOnce;
     private final Semaphore decoding;
     private final Cache<String, Raster> rasters;
 
     PictureLibrary(PictureStore store, Settings settings) {
         this.store = store;
         this.limits = settings.decodeLimits();
-        this.decoding = new Semaphore(settings.filesReadAtOnce());
+        this.megapixelsAtOnce = settings.megapixelsReadAtOnce();
+        this.decoding = new Semaphore(megapixelsAtOnce);
         this.rasters = Caffeine.newBuilder()
                 .maximumWeight(settings.pictureCache().toBytes())
                 .weigher((String key, Raster raster) -> 4 * raster.argb().length)
@@ -52,21 +54,35 @@ public class PictureLibrary implements Pictures {
     /** @param note a clause on what is odd about the file, or nothing */
     public record TakenFile(List<Taken> stills, Optional<String> note) {}
 
-    /** Waits for its turn, so that many large files at once do not need memory for all of them. */
+    /** Reads a file, unless its picture is here already. */
     public TakenFile take(byte[] file, String name) throws UnreadablePicture {
-        decoding.acquireUninterruptibly();
+        Optional<String> note = FileOpener.noteOn(file, name);
+        String id = ContentName.of(file);
+        PictureInfo known = store.infos(List.of(id)).get(id);
+        return known != null
+                ? new TakenFile(List.of(new Taken(known, 0)), note)
+                : new TakenFile(read(file, FileKind.of(file)), note);
+    }
+
+    /** Waits its turn, so that many large files at once do not need memory for all of them. */
+    private List<Taken> read(byte[] file, FileKind kind) throws UnreadablePicture {
+        int megapixels = kind == FileKind.GIF ? megapixelsAtOnce : megapixelsOf(file);
+        decoding.acquireUninterruptibly(megapixels);
         try {
             List<Taken> stills = new ArrayList<>();
-            FileKind kind = FileKind.of(file);
-            Optional<String> note = FileOpener.open(
+            FileOpener.open(
                     file,
-                    name,
                     limits,
                     still -> stills.add(kind == FileKind.GIF ? keepFrame(still) : keepFile(still, file, kind)));
-            return new TakenFile(stills, note);
+            return stills;
         } finally {
-            decoding.release();
+            decoding.release(megapixels);
         }
+    }
+
+    private int megapixelsOf(byte[] file) throws UnreadablePicture {
+        long megapixels = 1 + StillReader.storedSize(file, limits).area() / 1_000_000;
+        return (int) Math.min(megapixels, megapixelsAtOnce);
     }
 
     public Map<String, PictureInfo> infos(Collection<String> ids) {

@@ -1,32 +1,42 @@
 package dobbin.server.web;
 
+import java.io.IOException;
 import java.util.concurrent.TimeUnit;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.core.io.Resource;
 import org.springframework.http.CacheControl;
-import org.springframework.stereotype.Controller;
-import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+import org.springframework.web.servlet.resource.PathResourceResolver;
 
 /** The interface's own files, and its addresses: every page of it is the one document, which looks where it is. */
-@Controller
-class Pages {
-    @GetMapping({"/", "/reels/{reel}", "/reels/{reel}/{bench}"})
-    String page() {
-        return "forward:/index.html";
+@Configuration
+class Pages implements WebMvcConfigurer {
+    private static final String FILES = "classpath:/static/";
+
+    /** Built files carry a hash in their names and never change; the document that names them may. */
+    @Override
+    public void addResourceHandlers(ResourceHandlerRegistry registry) {
+        registry.addResourceHandler("/assets/**")
+                .addResourceLocations(FILES + "assets/")
+                .setCacheControl(CacheControl.maxAge(365, TimeUnit.DAYS).immutable());
+        registry.addResourceHandler("/**")
+                .addResourceLocations(FILES)
+                .setCacheControl(CacheControl.noCache())
+                .resourceChain(true)
+                .addResolver(new FileOrDocument());
     }
 
-    @Configuration
-    static class Caching implements WebMvcConfigurer {
-        /** Built files carry a hash in their names and never change; the document that names them may. */
+    private static final class FileOrDocument extends PathResourceResolver {
         @Override
-        public void addResourceHandlers(ResourceHandlerRegistry registry) {
-            registry.addResourceHandler("/assets/**")
-                    .addResourceLocations("classpath:/static/assets/")
-                    .setCacheControl(CacheControl.maxAge(365, TimeUnit.DAYS).immutable());
-            registry.addResourceHandler("/**")
-                    .addResourceLocations("classpath:/static/")
-                    .setCacheControl(CacheControl.noCache());
+        protected Resource getResource(String path, Resource location) throws IOException {
+            Resource file = super.getResource(path, location);
+            return file == null && isPage(path) ? super.getResource("index.html", location) : file;
+        }
+
+        private static boolean isPage(String path) {
+            return !path.matches("(api|v3)(/.*)?")
+                    && !path.substring(path.lastIndexOf('/') + 1).contains(".");
         }
     }
 }
