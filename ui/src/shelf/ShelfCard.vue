@@ -1,17 +1,20 @@
 <script setup lang="ts">
 import { mdiTrashCanOutline } from '@mdi/js'
-import { onBeforeUnmount, onMounted, ref } from 'vue'
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import type { ReelCard } from '@/api/types'
 import { frameUrl, previewUrl } from '@/api/urls'
 import { durationText, framesText } from '@/parts/format'
 
 /** A reel on the shelf: it plays once through when the shelf is opened, then while it is pointed at or has the focus. */
 const COVER_WIDTH = 256
+/** Of the place for the picture, about; a picture wider than that fills its width, others its height. */
+const BOX_RATIO = 1.46
 const LONGEST_GREETING = 6000
 
 const props = defineProps<{ card: ReelCard; order: number }>()
 defineEmits<{ remove: [] }>()
 
+const wide = computed(() => props.card.canvas.width / props.card.canvas.height > BOX_RATIO)
 const playing = ref(false)
 /** The first time a loop is asked for it has yet to be made; until then the cover stays. */
 const ready = ref(false)
@@ -46,7 +49,7 @@ onBeforeUnmount(() => window.clearTimeout(greeting))
       @focus="play" @blur="rest">
       <span class="picture">
         <img v-if="card.cover && card.preview" :src="playing && ready ? previewUrl(card.id, card.preview) : frameUrl(card.id, card.cover, COVER_WIDTH)"
-          alt="" class="checker" draggable="false" />
+          alt="" class="checker" :class="wide ? 'wide' : 'tall'" draggable="false" />
         <span v-else class="quiet">no frames yet</span>
       </span>
       <span class="name">{{ card.name }}</span>
@@ -92,6 +95,14 @@ img {
   max-width: 100%;
   max-height: 100%;
   border-radius: 6px;
+}
+
+.wide {
+  width: 100%;
+}
+
+.tall {
+  height: 100%;
 }
 
 .name {

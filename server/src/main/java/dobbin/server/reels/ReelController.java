@@ -39,7 +39,7 @@ class ReelController {
     /**
      * A reel on the shelf.
      *
-     * @param cover names what the first frame looks like, or null where there is none
+     * @param cover names what the frame in the middle looks like, or null where there is none
      * @param preview names what the whole loop looks like, or null where there are no frames
      */
     record ReelCard(
@@ -62,7 +62,9 @@ class ReelController {
                     Arrays.stream(reel.delaysMillis()).sum(),
                     reel.canvas(),
                     open.touched(),
-                    empty ? null : Looks.of(reel, reel.frames().get(0)),
+                    empty
+                            ? null
+                            : Looks.of(reel, reel.frames().get(reel.frames().size() / 2)),
                     empty ? null : Looks.ofLoop(reel));
         }
     }
