@@ -2,7 +2,7 @@ import { computed, reactive, ref } from 'vue'
 import { answer, api } from '@/api/client'
 import type { FileView, LimitsView, StillView } from '@/api/types'
 import { Problem, sentenceFor } from '@/api/problem'
-import { sayProblem } from '@/app/messages'
+import { say, sayProblem } from '@/app/messages'
 import { router } from '@/app/router'
 import { framesText } from '@/parts/format'
 import { useReel } from '@/reel/store'
@@ -60,6 +60,9 @@ export async function gatherInto(files: Gatherable[], reel: string | null, at: n
     sayProblem(failure)
   } finally {
     gathering.active = false
+    if (!shown.value && gathering.summary) {
+      say(gathering.summary)
+    }
     window.removeEventListener('beforeunload', warnBeforeLeaving)
   }
 }

@@ -89,6 +89,19 @@ class EverydayTest {
     }
 
     @Test
+    void readingCanBeStoppedAndLeavesNothing() {
+        String before = page.request().get(app.address() + "/api/reels").text();
+        page.route("**/api/pictures*", route -> {});
+        sheet.choose(Stills.png(1), Stills.png(2), Stills.png(3), Stills.png(4));
+        Locator panel = page.getByLabel("Reading files");
+        assertThat(panel).containsText("Reading 1 of 4");
+        panel.getByText("Stop").click();
+        assertThat(page.getByText("Stopped. Nothing was added.")).isVisible();
+        assertThat(panel).isHidden();
+        assertThat(page.request().get(app.address() + "/api/reels").text()).isEqualTo(before);
+    }
+
+    @Test
     void aReelTakenOffTheShelfCanBePutBack() {
         sheet.openFive();
         page.getByTitle(Pattern.compile("rename")).click();
