@@ -1,8 +1,8 @@
 import { computed, reactive, ref } from 'vue'
 import { answer, api } from '@/api/client'
-import type { FileView, LimitsView, StillView } from '@/api/types'
+import type { Edit, FileView, LimitsView, StillView } from '@/api/types'
 import { Problem, sentenceFor } from '@/api/problem'
-import { say, sayProblem } from '@/app/messages'
+import { message, say, sayProblem } from '@/app/messages'
 import { router } from '@/app/router'
 import { framesText } from '@/parts/format'
 import { useReel } from '@/reel/store'
@@ -53,14 +53,14 @@ export async function gatherInto(files: Gatherable[], reel: string | null, at: n
     } else if (stills.length === 0) {
       gathering.summary = 'None of these files could be read. Nothing was added.'
     } else {
-      await add(stills, reel, at, nameFor(worth))
-      gathering.summary = `${framesText(stills.length)} added.`
+      const added = await add(stills, reel, at, nameFor(worth))
+      gathering.summary = added ? `${framesText(stills.length)} added.` : 'Nothing was added.'
     }
   } catch (failure) {
     sayProblem(failure)
   } finally {
     gathering.active = false
-    if (!shown.value && gathering.summary) {
+    if (!shown.value && gathering.summary && message.value?.kind !== 'problem') {
       say(gathering.summary)
     }
     window.removeEventListener('beforeunload', warnBeforeLeaving)
@@ -113,9 +113,10 @@ async function readOne(file: File, limits: LimitsView, signal: AbortSignal): Pro
   )
 }
 
-async function add(stills: StillView[], reel: string | null, at: number, name: string): Promise<void> {
-  const edit = {
-    type: 'addStills' as const,
+/** @return whether the stills are frames now; why not was said */
+async function add(stills: StillView[], reel: string | null, at: number, name: string): Promise<boolean> {
+  const edit: Edit = {
+    type: 'addStills',
     at,
     stills: stills.map(({ picture, name, width, height, delayMillis }) => ({
       still: { picture, name, size: { width, height } },
@@ -123,20 +124,35 @@ async function add(stills: StillView[], reel: string | null, at: number, name: s
     })),
   }
   const store = useReel()
-  if (reel !== null && store.reel?.id === reel) {
-    const before = new Set(store.ids)
-    if (await store.dispatch({ ...edit, at: Math.min(at, store.ids.length) })) {
-      useSelection().of(store.ids.filter((id) => !before.has(id)))
-    }
-    return
+  if (reel === null) {
+    await begin(name, edit)
+    return true
   }
-  const made = reel === null ? await answer(api.POST('/api/reels', { body: { name } })) : null
-  const id = made?.id ?? (reel as string)
-  const base = made?.revision ?? (await answer(api.GET('/api/reels/{id}', { params: { path: { id } } }))).revision
-  await answer(api.POST('/api/reels/{id}/edits', { params: { path: { id } }, body: { base, edit } }))
-  if (made) {
-    await router.push({ name: 'sheet', params: { id } })
+  if (store.reel?.id !== reel) {
+    const path = { id: reel }
+    const { revision } = await answer(api.GET('/api/reels/{id}', { params: { path } }))
+    await answer(api.POST('/api/reels/{id}/edits', { params: { path }, body: { base: revision, edit } }))
+    return true
   }
+  const before = new Set(store.ids)
+  const added = await store.dispatch({ ...edit, at: Math.min(at, store.ids.length) })
+  if (added) {
+    useSelection().of(store.ids.filter((id) => !before.has(id)))
+  }
+  return added
+}
+
+/** A new reel with its first frames, or none at all. */
+async function begin(name: string, edit: Edit): Promise<void> {
+  const made = await answer(api.POST('/api/reels', { body: { name } }))
+  const path = { id: made.id }
+  try {
+    await answer(api.POST('/api/reels/{id}/edits', { params: { path }, body: { base: made.revision, edit } }))
+  } catch (failure) {
+    await answer(api.DELETE('/api/reels/{id}', { params: { path } }))
+    throw failure
+  }
+  await router.push({ name: 'sheet', params: path })
 }
 
 /** What a new reel is called: its folder, else its first file without number and ending. */

@@ -2,6 +2,7 @@ package dobbin.cli;
 
 import dobbin.edit.EditRejected;
 import java.io.IOException;
+import java.nio.file.NoSuchFileException;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
@@ -33,8 +34,9 @@ public final class Main {
     }
 
     private static String sentence(Exception failure) {
-        return failure instanceof EditRejected rejected
-                ? rejected.field() + " " + rejected.getMessage()
-                : failure.getMessage();
+        if (failure instanceof EditRejected rejected) {
+            return rejected.field() + " " + rejected.getMessage();
+        }
+        return failure instanceof NoSuchFileException ? failure.getMessage() + " is not there" : failure.getMessage();
     }
 }

@@ -106,6 +106,8 @@ class CommandsTest {
     void missingAndBrokenInputIsSaid() throws Exception {
         assertThat(said("make", folder.resolve("nowhere").toString(), gif.toString()).err)
                 .contains("is not a folder");
+        assertThat(said("unpack", folder.resolve("none.gif").toString(), folder.toString()).err)
+                .contains("none.gif is not there");
         Path empty = Files.createDirectory(folder.resolve("empty"));
         assertThat(said("make", empty.toString(), gif.toString()).err).contains("holds no picture that can be read");
         Said unpacked = said("unpack", stills.resolve("Tide 2.png").toString(), folder.toString());
