@@ -5,6 +5,9 @@ import { isTyping, SHORTCUTS, shortcutsShown } from './shortcuts'
 function onKey(event: KeyboardEvent): void {
   if (event.key === '?' && !isTyping(event.target)) {
     shortcutsShown.value = !shortcutsShown.value
+  } else if (event.key === 'Escape') {
+    // The dialog's own handling waits until it is fully open, which quick fingers do not.
+    shortcutsShown.value = false
   }
 }
 
