@@ -4,6 +4,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,6 +20,9 @@ final class Browser implements AutoCloseable {
             "--disable-component-update",
             "--disable-sync");
 
+    /** Long enough for a busy machine; what is there sooner is not waited for. */
+    private static final int PATIENCE_MILLIS = 30_000;
+
     private final Playwright playwright = Playwright.create();
     private final BrowserContext context;
     private final List<String> complaints = new ArrayList<>();
@@ -32,7 +36,8 @@ final class Browser implements AutoCloseable {
                                 .setExecutablePath(Path.of("/usr/bin/chromium"))
                                 .setArgs(QUIETLY)
                                 .setViewportSize(1280, 800));
-        context.setDefaultTimeout(20_000);
+        context.setDefaultTimeout(PATIENCE_MILLIS);
+        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MILLIS);
     }
 
     Page open(String address) {

@@ -169,11 +169,12 @@ class EverydayTest {
         assertThat(player.getByText("frame 1 · 100 ms")).isVisible();
         sheet.button("One frame back").click();
         assertThat(player.getByText("frame 5 · 100 ms")).isVisible();
-        String seen = page.evaluate("() => { const c = document.querySelector('canvas');"
-                        + " return [...c.getContext('2d').getImageData(30, 20, 1, 1).data].join(' ') }")
-                .toString();
         int color = Stills.color(10);
-        assertThat(seen).isEqualTo((color >> 16 & 255) + " " + (color >> 8 & 255) + " " + (color & 255) + " 255");
+        String drawn = (color >> 16 & 255) + " " + (color >> 8 & 255) + " " + (color & 255) + " 255";
+        page.waitForFunction(
+                "drawn => [...document.querySelector('canvas').getContext('2d')"
+                        + ".getImageData(30, 20, 1, 1).data].join(' ') === drawn",
+                drawn);
     }
 
     @Test
