@@ -8,15 +8,13 @@ import dobbin.palette.Palette;
 import dobbin.raster.Size;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -41,24 +39,14 @@ class DecodedByChromiumTest {
               return { again: track.repetitionCount === Infinity ? -1 : track.repetitionCount, frames }
             }""";
 
-    @TempDir
-    private static Path folder;
+    @RegisterExtension
+    private static final Visit visit = new Visit();
 
-    private static App app;
-    private static Browser browser;
     private static Page page;
 
     @BeforeAll
     static void start() {
-        app = App.start(folder.resolve("data"));
-        browser = new Browser(folder.resolve("profile"));
-        page = browser.open(app.address());
-    }
-
-    @AfterAll
-    static void stop() {
-        browser.close();
-        app.close();
+        page = visit.browser().open(visit.address());
     }
 
     @ParameterizedTest(name = "seed {0}")

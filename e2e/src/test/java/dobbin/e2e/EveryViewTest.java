@@ -11,9 +11,8 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -23,31 +22,21 @@ class EveryViewTest {
             async () => (await axe.run(document, { resultTypes: ['violations'] })).violations
               .map(v => v.id + ': ' + v.nodes.map(n => n.target.join(' ') + ' ' + (n.any[0]?.message ?? '')).join('; '))""";
 
-    @TempDir
-    private static Path folder;
+    @RegisterExtension
+    private static final Visit visit = new Visit();
 
-    private static App app;
-    private static Browser browser;
     private static String reel;
 
     @BeforeAll
     static void oneReelForAll() {
-        app = App.start(folder.resolve("data"));
-        browser = new Browser(folder.resolve("profile"));
-        Page page = browser.open(app.address());
+        Page page = visit.browser().open(visit.address());
         new Sheet(page).openFive();
         reel = page.url().replace("/sheet", "");
         page.close();
     }
 
-    @AfterAll
-    static void stop() {
-        browser.close();
-        app.close();
-    }
-
     private static Page open(String view, String colors) {
-        Page page = browser.open(view.equals("shelf") ? app.address() : reel + "/" + view);
+        Page page = visit.browser().open(view.equals("shelf") ? visit.address() : reel + "/" + view);
         page.evaluate("colors => localStorage.setItem('dobbin.theme', colors)", colors);
         page.reload();
         switch (view) {

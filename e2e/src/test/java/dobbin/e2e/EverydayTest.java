@@ -7,15 +7,12 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.MouseButton;
-import java.nio.file.Path;
 import java.util.Base64;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** What happens around the one straight way: wrong buttons, second thoughts, other ways in. */
 class EverydayTest {
@@ -32,30 +29,15 @@ class EverydayTest {
               target.dispatchEvent(event)
             }""";
 
-    @TempDir
-    private static Path folder;
-
-    private static App app;
-    private static Browser browser;
+    @RegisterExtension
+    private static final Visit visit = new Visit();
 
     private Page page;
     private Sheet sheet;
 
-    @BeforeAll
-    static void start() {
-        app = App.start(folder.resolve("data"));
-        browser = new Browser(folder.resolve("profile"));
-    }
-
-    @AfterAll
-    static void stop() {
-        browser.close();
-        app.close();
-    }
-
     @BeforeEach
     void open() {
-        page = browser.open(app.address());
+        page = visit.browser().open(visit.address());
         sheet = new Sheet(page);
     }
 
@@ -90,7 +72,7 @@ class EverydayTest {
 
     @Test
     void readingCanBeStoppedAndLeavesNothing() {
-        String before = page.request().get(app.address() + "/api/reels").text();
+        String before = page.request().get(visit.address() + "/api/reels").text();
         page.route("**/api/pictures*", route -> {});
         sheet.choose(Stills.png(1), Stills.png(2), Stills.png(3), Stills.png(4));
         Locator panel = page.getByLabel("Reading files");
@@ -98,7 +80,7 @@ class EverydayTest {
         panel.getByText("Stop").click();
         assertThat(page.getByText("Stopped. Nothing was added.")).isVisible();
         assertThat(panel).isHidden();
-        assertThat(page.request().get(app.address() + "/api/reels").text()).isEqualTo(before);
+        assertThat(page.request().get(visit.address() + "/api/reels").text()).isEqualTo(before);
     }
 
     @Test
@@ -215,7 +197,7 @@ class EverydayTest {
 
     @Test
     void anAddressThatLeadsNowhereSaysSo() {
-        page.navigate(app.address() + "/reels/nowhere");
+        page.navigate(visit.address() + "/reels/nowhere");
         assertThat(page.getByText("This reel does not open")).isVisible();
         assertThat(page.getByText("There is no reel nowhere here")).isVisible();
         page.getByText("To the shelf").click();

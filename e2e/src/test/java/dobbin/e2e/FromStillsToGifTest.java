@@ -14,43 +14,25 @@ import com.microsoft.playwright.options.KeyboardModifier;
 import dobbin.raster.Size;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** One job from a folder of stills to the file that is sent, as a person does it. */
 class FromStillsToGifTest {
-    @TempDir
-    private static Path folder;
-
-    private static App app;
-    private static Browser browser;
+    @RegisterExtension
+    private static final Visit visit = new Visit();
 
     private Page page;
     private Sheet sheet;
 
-    @BeforeAll
-    static void start() {
-        app = App.start(folder.resolve("data"));
-        browser = new Browser(folder.resolve("profile"));
-    }
-
-    @AfterAll
-    static void stop() {
-        browser.close();
-        app.close();
-    }
-
     @BeforeEach
     void open() {
-        page = browser.open(app.address());
+        page = visit.browser().open(visit.address());
         sheet = new Sheet(page);
     }
 
@@ -102,7 +84,7 @@ class FromStillsToGifTest {
                 .containsExactly(Stills.color(10), Stills.color(3), Stills.color(1), Stills.color(2), Stills.color(9));
         assertThat(loop.delaysMillis()).containsExactly(100, 100, 470, 470, 100);
         assertThat(loop.plays()).isEqualTo(1);
-        assertThat(browser.complaints()).isEmpty();
+        assertThat(visit.browser().complaints()).isEmpty();
     }
 
     @Test
@@ -124,8 +106,8 @@ class FromStillsToGifTest {
         assertThat(sheet.card(2)).containsText("other size: 90 × 90");
         panel.getByText("Close").click();
         assertThat(panel).isHidden();
-        browser.complaints().removeIf(complaint -> complaint.contains("status of 422"));
-        assertThat(browser.complaints()).isEmpty();
+        visit.browser().complaints().removeIf(complaint -> complaint.contains("status of 422"));
+        assertThat(visit.browser().complaints()).isEmpty();
     }
 
     @Test
@@ -196,7 +178,7 @@ class FromStillsToGifTest {
     @Test
     void aSecondTabSeesWhatTheFirstOneDoes() {
         sheet.openFive();
-        Page second = browser.open(page.url());
+        Page second = visit.browser().open(page.url());
         assertThat(second.getByRole(AriaRole.OPTION)).hasCount(5);
         page.bringToFront();
         second.evaluate("() => undefined");

@@ -102,6 +102,7 @@ class ScreenshotsTest {
             new FilePayload("none.png", "image/png", new byte[0])
         });
         assertThat(page.getByText("3 frames added.")).isVisible();
+        assertThat(page.getByRole(AriaRole.OPTION)).hasCount(3);
         page.keyboard().press("Control+a");
         page.keyboard().press("Delete");
         assertThat(page.getByText("No frames yet")).isVisible();
