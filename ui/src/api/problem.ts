@@ -42,6 +42,13 @@ const FIELDS: [RegExp, string][] = [
   [/^plays\b/, 'The number of plays'],
   [/^name\b/, 'The name'],
   [/^matte\b/, 'The page color'],
+  [/^height\b/, 'The height'],
+  [/^totalMillis\b/, 'The total in ms'],
+  [/^percent\b/, 'The percentage'],
+  [/^times\b/, 'The number of times'],
+  [/^keepEvery\b/, 'The step'],
+  [/^size\b/, 'The size of the letters'],
+  [/^text\b/, 'The text'],
   [/^frames\b/, 'The frames'],
 ]
 

@@ -4,8 +4,10 @@ import type { Gatherable } from './gather'
 /**
  * Takes files that are dropped on an element or pasted anywhere on its page; folders are walked through. Bind
  * `listeners` to the element, show something while `over`.
+ *
+ * @param hover is told where files are held, and with null that they are no longer
  */
-export function useFileDrop(take: (files: Gatherable[]) => void) {
+export function useFileDrop(take: (files: Gatherable[]) => void, hover?: (event: DragEvent | null) => void) {
   const over = ref(false)
   let depth = 0
 
@@ -19,11 +21,15 @@ export function useFileDrop(take: (files: Gatherable[]) => void) {
     dragover(event: DragEvent): void {
       if (carriesFiles(event)) {
         event.preventDefault()
+        hover?.(event)
       }
     },
     dragleave(event: DragEvent): void {
       if (carriesFiles(event)) {
         over.value = --depth > 0
+        if (!over.value) {
+          hover?.(null)
+        }
       }
     },
     async drop(event: DragEvent): Promise<void> {
@@ -32,6 +38,7 @@ export function useFileDrop(take: (files: Gatherable[]) => void) {
       if (carriesFiles(event) && event.dataTransfer) {
         event.preventDefault()
         take(await filesOf(event.dataTransfer))
+        hover?.(null)
       }
     },
   }

@@ -1,6 +1,6 @@
 import { computed, reactive, ref } from 'vue'
 import { answer, api } from '@/api/client'
-import type { Edit, FileView, LimitsView, StillView } from '@/api/types'
+import type { Edit, FileView, LimitsView, NewStill } from '@/api/types'
 import { Problem, sentenceFor } from '@/api/problem'
 import { message, say, sayProblem } from '@/app/messages'
 import { router } from '@/app/router'
@@ -37,8 +37,23 @@ export function dismiss(): void {
   Object.assign(gathering, { problems: [], notes: [], summary: '' })
 }
 
-/** @param reel to add to, or null for a new one; @param at how many of its frames come before */
-export async function gatherInto(files: Gatherable[], reel: string | null, at: number): Promise<void> {
+/** @param reel to add to, or null for a new one; @param after the frame they go after, or 0 for before all */
+export function gatherInto(files: Gatherable[], reel: string | null, after: number): Promise<void> {
+  return gather(files, async (stills, name) =>
+    (await add(stills, reel, after, name)) ? `${framesText(stills.length)} added.` : 'Nothing was added.',
+  )
+}
+
+/** Shows another still on a frame of the open reel. */
+export function replaceIn(frame: number, file: Gatherable): Promise<void> {
+  return gather([file], async ([still]) => {
+    const replaced = still !== undefined && (await useReel().dispatch({ type: 'replacePicture', frame, still }))
+    return replaced ? 'The picture was replaced.' : 'Nothing was replaced.'
+  })
+}
+
+/** @param use what becomes of the stills; says what came of it */
+async function gather(files: Gatherable[], use: (stills: NewStill[], name: string) => Promise<string>): Promise<void> {
   const worth = files.filter(({ file }) => !file.name.startsWith('.'))
   if (gathering.active || worth.length === 0) {
     return
@@ -53,8 +68,7 @@ export async function gatherInto(files: Gatherable[], reel: string | null, at: n
     } else if (stills.length === 0) {
       gathering.summary = 'None of these files could be read. Nothing was added.'
     } else {
-      const added = await add(stills, reel, at, nameFor(worth))
-      gathering.summary = added ? `${framesText(stills.length)} added.` : 'Nothing was added.'
+      gathering.summary = await use(stills, nameFor(worth))
     }
   } catch (failure) {
     sayProblem(failure)
@@ -67,10 +81,10 @@ export async function gatherInto(files: Gatherable[], reel: string | null, at: n
   }
 }
 
-async function readAll(files: Gatherable[], signal: AbortSignal): Promise<StillView[]> {
+async function readAll(files: Gatherable[], signal: AbortSignal): Promise<NewStill[]> {
   const limits = await answer(api.GET('/api/limits'))
   const waiting = files.map((each, order) => ({ ...each, order }))
-  const read: { order: number; stills: StillView[] }[] = []
+  const read: { order: number; stills: NewStill[] }[] = []
 
   async function reader(): Promise<void> {
     for (let next = waiting.shift(); next && !signal.aborted; next = waiting.shift()) {
@@ -114,15 +128,8 @@ async function readOne(file: File, limits: LimitsView, signal: AbortSignal): Pro
 }
 
 /** @return whether the stills are frames now; why not was said */
-async function add(stills: StillView[], reel: string | null, at: number, name: string): Promise<boolean> {
-  const edit: Edit = {
-    type: 'addStills',
-    at,
-    stills: stills.map(({ picture, name, width, height, delayMillis }) => ({
-      still: { picture, name, size: { width, height } },
-      delayMillis,
-    })),
-  }
+async function add(stills: NewStill[], reel: string | null, after: number, name: string): Promise<boolean> {
+  const edit: Edit = { type: 'addStills', stills, after }
   const store = useReel()
   if (reel === null) {
     await begin(name, edit)
@@ -135,7 +142,8 @@ async function add(stills: StillView[], reel: string | null, at: number, name: s
     return true
   }
   const before = new Set(store.ids)
-  const added = await store.dispatch({ ...edit, at: Math.min(at, store.ids.length) })
+  const place = store.ids.includes(after) ? after : (store.ids.at(-1) ?? 0)
+  const added = await store.dispatch({ ...edit, after: after === 0 ? 0 : place })
   if (added) {
     useSelection().of(store.ids.filter((id) => !before.has(id)))
   }

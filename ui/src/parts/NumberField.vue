@@ -13,6 +13,8 @@ const props = defineProps<{
   step?: number
   suffix?: string
   placeholder?: string
+  /** How many places behind the point; none unless said. */
+  decimals?: number
   /** Show the label inside the field, for places that have no other. */
   labelled?: boolean
 }>()
@@ -31,22 +33,28 @@ watch(
 )
 
 function finish(): void {
-  const value = Number(text.value)
+  const value = Number(text.value.replace(',', '.'))
   if (text.value.trim() === '' || value === props.value) {
     text.value = props.value === null ? '' : String(props.value)
     problem.value = ''
-  } else if (!Number.isInteger(value) || value < props.min || value > props.max) {
-    problem.value = `A whole number from ${props.min.toLocaleString('en')} to ${props.max.toLocaleString('en')}`
+  } else if (rounded(value) !== value || !(value >= props.min && value <= props.max)) {
+    const kind = props.decimals ? 'A number' : 'A whole number'
+    problem.value = `${kind} from ${props.min.toLocaleString('en')} to ${props.max.toLocaleString('en')}`
   } else {
     problem.value = ''
     emit('done', value)
   }
 }
 
+function rounded(value: number): number {
+  const scale = 10 ** (props.decimals ?? 0)
+  return Math.round(value * scale) / scale
+}
+
 function nudge(event: KeyboardEvent, direction: number): void {
   const by = (props.step ?? 1) * (event.shiftKey ? 10 : 1)
   const from = Number(text.value) || props.value || 0
-  text.value = String(Math.min(props.max, Math.max(props.min, from + direction * by)))
+  text.value = String(Math.min(props.max, Math.max(props.min, rounded(from + direction * by))))
   finish()
 }
 </script>

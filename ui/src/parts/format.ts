@@ -35,3 +35,22 @@ export function playsText(plays: number): string {
 function trimmed(value: number): string {
   return value.toFixed(2).replace(/\.?0+$/, '')
 }
+
+const AGO = new Intl.RelativeTimeFormat('en', { numeric: 'auto' })
+const AGO_STEPS: [Intl.RelativeTimeFormatUnit, number][] = [
+  ['day', 86_400],
+  ['hour', 3_600],
+  ['minute', 60],
+]
+
+/** How long ago a moment was: just now, 5 minutes ago, yesterday. */
+export function agoText(moment: string): string {
+  const seconds = (Date.now() - new Date(moment).getTime()) / 1000
+  const [unit, length] = AGO_STEPS.find(([, each]) => seconds >= each) ?? []
+  return unit && length ? AGO.format(-Math.floor(seconds / length), unit) : 'just now'
+}
+
+/** How fast so many frames in so much time are: 12.5 frames a second. */
+export function paceText(frames: number, millis: number): string {
+  return `${trimmed((1000 * frames) / millis)} frames a second`
+}

@@ -1,15 +1,37 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { delayText } from '@/parts/format'
 import { usePlayhead } from './playhead'
+import { useReel } from './store'
 
 /** The line that runs along the rhythm bar; apart from the bar, since it moves with every repaint. */
+const props = defineProps<{ scale: number }>()
+const store = useReel()
 const playhead = usePlayhead()
-const at = computed(() => (playhead.total > 0 ? (playhead.millis / playhead.total) * 100 : 0))
+const at = computed(() => playhead.millis * props.scale)
+const nearEnd = computed(() => playhead.total > 0 && playhead.millis / playhead.total > 0.9)
+
+function onKey(event: KeyboardEvent): void {
+  const by = event.shiftKey ? 10 : 1
+  const run = {
+    ArrowLeft: () => playhead.step(-by),
+    ArrowDown: () => playhead.step(-by),
+    ArrowRight: () => playhead.step(by),
+    ArrowUp: () => playhead.step(by),
+  }[event.key]
+  if (run && !event.altKey && !event.ctrlKey) {
+    event.preventDefault()
+    run()
+  }
+}
 </script>
 
 <template>
-  <div class="playhead" :style="{ left: at + '%' }">
-    <span class="flag" :class="{ left: at > 90 }">{{ playhead.index + 1 }}</span>
+  <div class="playhead" role="slider" tabindex="0" aria-label="Playhead" aria-valuemin="1"
+    :aria-valuemax="Math.max(1, store.frames.length)" :aria-valuenow="playhead.index + 1"
+    :aria-valuetext="`Frame ${playhead.index + 1} of ${store.frames.length}, ${delayText(playhead.frame?.delayMillis ?? 0)}`"
+    :style="{ transform: `translateX(${at}px)` }" @keydown="onKey">
+    <span class="flag" :class="{ left: nearEnd }">{{ playhead.index + 1 }}</span>
   </div>
 </template>
 
@@ -18,6 +40,7 @@ const at = computed(() => (playhead.total > 0 ? (playhead.millis / playhead.tota
   position: absolute;
   top: -4px;
   bottom: -4px;
+  left: 0;
   width: 2px;
   margin-left: -1px;
   background: var(--ink);

@@ -1,12 +1,14 @@
 <script setup lang="ts">
-import { mdiRedo, mdiUndo } from '@mdi/js'
+import { mdiHistory, mdiRedo, mdiUndo } from '@mdi/js'
 import Brand from '@/parts/Brand.vue'
 import PageTools from '@/parts/PageTools.vue'
+import { useAsking } from './asking'
 import ReelName from './ReelName.vue'
 import { useReel } from './store'
 import Weight from './Weight.vue'
 
 const store = useReel()
+const asking = useAsking()
 const BENCHES = [
   { name: 'sheet', label: 'Sheet' },
   { name: 'share', label: 'Share' },
@@ -32,6 +34,7 @@ const BENCHES = [
       <v-btn :prepend-icon="mdiRedo" size="small" :disabled="!store.reel.redo"
         :title="store.reel.redo ? `Redo: ${store.reel.redo} (Ctrl + Shift + Z)` : 'Nothing to redo'"
         @click="store.redo">Redo</v-btn>
+      <v-btn :icon="mdiHistory" size="small" aria-label="History" title="History" @click="asking.history" />
       <page-tools />
       <weight />
     </div>

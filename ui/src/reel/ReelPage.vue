@@ -2,6 +2,7 @@
 import { onBeforeUnmount, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { sentenceFor } from '@/api/problem'
+import HistoryDialog from './HistoryDialog.vue'
 import ReelHeader from './ReelHeader.vue'
 import RhythmBar from './RhythmBar.vue'
 import { useReel } from './store'
@@ -46,6 +47,7 @@ useReelKeys()
       <main class="bench">
         <router-view />
       </main>
+      <history-dialog />
     </template>
     <main v-else class="waiting">
       <template v-if="problem">

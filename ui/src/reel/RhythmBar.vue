@@ -1,31 +1,49 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { mdiMagnifyMinusOutline, mdiMagnifyPlusOutline } from '@mdi/js'
+import { useElementSize, useEventListener, useScroll } from '@vueuse/core'
+import { computed, nextTick, ref, watch } from 'vue'
 import { delayText, durationText } from '@/parts/format'
 import PlayheadMark from './PlayheadMark.vue'
 import { usePlayhead } from './playhead'
 import { seamWords, ticksFor } from './rhythm'
+import RhythmPicture from './RhythmPicture.vue'
+import RhythmRuns from './RhythmRuns.vue'
 import RhythmSegments from './RhythmSegments.vue'
 import { useReel } from './store'
 import { useSelection } from './selection'
+import { useEdgeDrag } from './edgeDrag'
 
 /** The whole loop, true to time: each frame as wide as it shows, filled by how much it changes, the seam at the end. */
+const ZOOM_STEP = 1.6
+const MOST_ZOOM = 60
+
 const store = useReel()
 const playhead = usePlayhead()
 const selection = useSelection()
+const view = ref<HTMLElement | null>(null)
 const track = ref<HTMLElement | null>(null)
-const { width } = useElementSize(track)
+const { width: viewWidth } = useElementSize(view)
+const scroll = useScroll(view)
+const zoom = ref(1)
 
-const ticks = computed(() => ticksFor(playhead.total))
+/** While an edge is dragged the scale stays, so that the edge stays under the pointer. */
+const total = computed(() => Math.max(1, playhead.total))
+const scale = computed(() => (viewWidth.value * zoom.value) / total.value)
+const edges = useEdgeDrag(track, scale)
+const trackWidth = computed(() => scale.value * (total.value + edges.added.value))
+const ticks = computed(() => ticksFor(total.value, zoom.value))
 const seam = computed(() => seamWords(store.rhythm))
 
 function momentAt(event: PointerEvent): number {
-  const box = (track.value as HTMLElement).getBoundingClientRect()
-  return ((event.clientX - box.left) / box.width) * playhead.total
+  return (event.clientX - (track.value as HTMLElement).getBoundingClientRect().left) / scale.value
 }
 
 function onDown(event: PointerEvent): void {
   if (event.button !== 0 || store.frames.length === 0) {
+    return
+  }
+  track.value?.setPointerCapture(event.pointerId)
+  if (edges.press(event)) {
     return
   }
   const index = playhead.indexAt(momentAt(event))
@@ -35,52 +53,84 @@ function onDown(event: PointerEvent): void {
   }
   playhead.playing = false
   playhead.goTo(index)
-  track.value?.setPointerCapture(event.pointerId)
 }
 
 function onMove(event: PointerEvent): void {
+  if (edges.move(event)) {
+    return
+  }
   if (event.buttons === 1 && track.value?.hasPointerCapture(event.pointerId)) {
     playhead.goTo(playhead.indexAt(momentAt(event)))
   }
 }
 
-function onKey(event: KeyboardEvent): void {
-  const by = event.shiftKey ? 10 : 1
-  const run = {
-    ArrowLeft: () => playhead.step(-by),
-    ArrowDown: () => playhead.step(-by),
-    ArrowRight: () => playhead.step(by),
-    ArrowUp: () => playhead.step(by),
-  }[event.key]
-  if (run && !event.altKey && !event.ctrlKey) {
+/** Zooms about a place of the view, which stays where it is. */
+async function zoomBy(factor: number, at = viewWidth.value / 2): Promise<void> {
+  const element = view.value as HTMLElement
+  const moment = (element.scrollLeft + at) / scale.value
+  zoom.value = Math.min(MOST_ZOOM, Math.max(1, zoom.value * factor))
+  await nextTick()
+  element.scrollLeft = moment * scale.value - at
+}
+
+function onWheel(event: WheelEvent): void {
+  if (event.ctrlKey) {
     event.preventDefault()
-    run()
+    const left = (view.value as HTMLElement).getBoundingClientRect().left
+    void zoomBy(event.deltaY < 0 ? ZOOM_STEP : 1 / ZOOM_STEP, event.clientX - left)
   }
 }
+useEventListener(view, 'wheel', onWheel, { passive: false })
+
+/** Zoomed in, the bar turns its page when the playhead leaves it. */
+watch(
+  () => playhead.index,
+  () => {
+    const element = view.value
+    const at = (playhead.starts[playhead.index] ?? 0) * scale.value
+    if (element && zoom.value > 1 && (at < element.scrollLeft || at > element.scrollLeft + viewWidth.value - 8)) {
+      element.scrollLeft = at - 24
+    }
+  },
+)
+watch(
+  () => store.reel?.id,
+  () => (zoom.value = 1),
+)
 </script>
 
 <template>
   <section class="rhythm" aria-label="Rhythm of the loop">
-    <div class="bar">
-      <div ref="track" class="track" role="slider" tabindex="0" aria-label="Playhead" :aria-valuemin="1"
-        :aria-valuemax="Math.max(1, store.frames.length)" :aria-valuenow="playhead.index + 1"
-        :aria-valuetext="`Frame ${playhead.index + 1} of ${store.frames.length}, ${delayText(playhead.frame?.delayMillis ?? 0)}`"
-        @pointerdown="onDown" @pointermove="onMove" @keydown="onKey">
-        <template v-if="store.frames.length > 0">
-          <rhythm-segments :track-width="width" :total-millis="playhead.total" />
-          <playhead-mark />
+    <div ref="view" class="bar">
+      <div ref="track" class="track" :class="{ 'at-edge': edges.near.value }" :style="{ width: `${trackWidth}px` }"
+        @pointerdown="onDown" @pointermove="onMove" @pointerup="edges.release" @pointercancel="edges.giveUp">
+        <template v-if="playhead.total > 0">
+          <rhythm-picture :scale="scale" :scrolled="scroll.x.value" :width="viewWidth" :dragged="edges.dragged.value" />
+          <rhythm-segments :scale="scale" :dragged="edges.dragged.value" />
+          <rhythm-runs :scale="scale" />
+          <playhead-mark :scale="scale" />
         </template>
         <div v-else class="none">The rhythm of the loop shows here once there are frames.</div>
       </div>
-      <div class="ticks" aria-hidden="true">
-        <span v-for="tick in ticks" :key="tick.millis" :style="{ left: (tick.millis / playhead.total) * 100 + '%' }">{{
-          tick.text }}</span>
+      <div class="ticks" aria-hidden="true" :style="{ width: `${trackWidth}px` }">
+        <span v-for="tick in ticks" :key="tick.millis" :style="{ left: `${tick.millis * scale}px` }">{{ tick.text }}</span>
         <span v-if="playhead.total > 0" class="end">{{ durationText(playhead.total) }}</span>
       </div>
     </div>
-    <div class="seam" :class="seam.tone" :title="seam.explained">
-      <b>{{ seam.word }}</b>
-      <span>{{ seam.detail }}</span>
+    <div v-if="edges.dragged.value" class="readout" role="status">frame {{ edges.dragged.value.index + 1 }}: {{
+      delayText(edges.dragged.value.millis) }}, loop {{ durationText(total + edges.added.value) }}</div>
+    <div class="aside">
+      <div class="seam" :class="seam.tone" :title="seam.explained">
+        <b>{{ seam.word }}</b>
+        <span>{{ seam.detail }}</span>
+        <span class="unseen">{{ seam.explained }}</span>
+      </div>
+      <div class="zoom">
+        <v-btn :icon="mdiMagnifyMinusOutline" size="x-small" aria-label="Zoom the rhythm out"
+          title="Zoom out (Ctrl + wheel)" :disabled="zoom === 1" @click="zoomBy(1 / ZOOM_STEP)" />
+        <v-btn :icon="mdiMagnifyPlusOutline" size="x-small" aria-label="Zoom the rhythm in" title="Zoom in (Ctrl + wheel)"
+          :disabled="zoom >= MOST_ZOOM || playhead.total === 0" @click="zoomBy(ZOOM_STEP)" />
+      </div>
     </div>
   </section>
 </template>

@@ -1,127 +1,114 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { refDebounced } from '@vueuse/core'
+import { computed, nextTick, ref, toRef } from 'vue'
 import { delayText } from '@/parts/format'
-import { fillsFor } from './rhythm'
+import type { DraggedEdge } from './edgeDrag'
+import { usePlayhead } from './playhead'
 import { useReel } from './store'
-import { useSelection } from './selection'
 
-/** One segment a frame, as wide as it shows; its right edge can be dragged to change the delay. */
-const props = defineProps<{ trackWidth: number; totalMillis: number }>()
+/**
+ * A slider for the delay of each frame that plays, over its segment in the rhythm bar: up and down change it, left and
+ * right go to the frames beside it, so that Tab passes hundreds of them in one step.
+ */
+const props = defineProps<{ scale: number; dragged: DraggedEdge | null }>()
 
-const NARROWEST_TO_GRAB = 14
-const MILLIS_STEP = 10
-const SHORTEST_BY_HAND = 20
-
-interface Dragged {
-  id: number
-  index: number
-  millis: number
-  startX: number
-  from: number
-}
+const STEP = 10
+const LARGE_STEP = 100
+const SHORTEST = 10
+const LONGEST = 600_000
+/** A row of key presses is one edit. */
+const PAUSE = 450
+const FOLLOW_AFTER = 120
 
 const store = useReel()
-const selection = useSelection()
-const dragged = ref<Dragged | null>(null)
+const playhead = usePlayhead()
+const root = ref<HTMLElement | null>(null)
+const reached = ref<number | null>(null)
+/** What keys have made of one delay, before it is saved. */
+const typed = ref<{ id: number; millis: number } | null>(null)
+let saving = 0
 
-const segments = computed(() => {
-  const fills = fillsFor(store.rhythm?.changes ?? [])
-  return store.frames.map((frame, index) => ({
-    frame,
-    index,
-    millis: dragged.value?.id === frame.id ? dragged.value.millis : frame.shownMillis,
-    fill: fills[index] ?? 0,
-    selected: selection.set.has(frame.id),
-    grabbable: (frame.shownMillis / props.totalMillis) * props.trackWidth >= NARROWEST_TO_GRAB,
-  }))
+/** Nobody sees the sliders themselves: hundreds of them follow a moment after what is seen. */
+const settled = refDebounced(toRef(() => ({ frames: store.frames, starts: playhead.starts })), FOLLOW_AFTER)
+const segments = computed(() => settled.value.frames.map((frame, index) => ({ frame, index })).filter(({ frame }) => !frame.leftOut))
+const tabStop = computed(() => {
+  const ids = segments.value.map(({ frame }) => frame.id)
+  return reached.value !== null && ids.includes(reached.value) ? reached.value : ids[0]
 })
 
-function onDown(event: PointerEvent, id: number, index: number, millis: number): void {
-  ;(event.currentTarget as HTMLElement).setPointerCapture(event.pointerId)
-  dragged.value = { id, index, millis, startX: event.clientX, from: millis }
+function millisOf(id: number, millis: number): number {
+  return props.dragged?.id === id ? props.dragged.millis : typed.value?.id === id ? typed.value.millis : millis
 }
 
-function onMove(event: PointerEvent): void {
-  const now = dragged.value
-  if (now) {
-    const wanted = now.from + ((event.clientX - now.startX) * props.totalMillis) / props.trackWidth
-    const millis = Math.max(SHORTEST_BY_HAND, Math.round(wanted / MILLIS_STEP) * MILLIS_STEP)
-    dragged.value = { ...now, millis }
+function save(): void {
+  clearTimeout(saving)
+  const now = typed.value
+  typed.value = null
+  if (now && store.frames.find((frame) => frame.id === now.id)?.delayMillis !== now.millis) {
+    void store.dispatch({ type: 'setDelay', frames: [now.id], delayMillis: now.millis })
   }
 }
 
-async function onUp(): Promise<void> {
-  const now = dragged.value
-  if (now && now.millis !== now.from) {
-    await store.dispatch({ type: 'setDelay', frames: [now.id], delayMillis: now.millis })
+function change(id: number, by: number): void {
+  const before = typed.value?.id === id ? typed.value.millis : store.frames.find((frame) => frame.id === id)?.delayMillis
+  typed.value = { id, millis: Math.min(LONGEST, Math.max(SHORTEST, (before ?? 0) + by)) }
+  clearTimeout(saving)
+  saving = window.setTimeout(save, PAUSE)
+}
+
+async function goTo(place: number): Promise<void> {
+  const next = segments.value[Math.max(0, Math.min(segments.value.length - 1, place))]
+  if (next) {
+    reached.value = next.frame.id
+    await nextTick()
+    root.value?.querySelector<HTMLElement>(`[data-slider="${next.frame.id}"]`)?.focus()
   }
-  dragged.value = null
+}
+
+function onKey(event: KeyboardEvent): void {
+  const id = Number((event.target as HTMLElement).dataset.slider)
+  const place = segments.value.findIndex(({ frame }) => frame.id === id)
+  const run = {
+    ArrowUp: () => change(id, event.shiftKey ? LARGE_STEP : STEP),
+    ArrowDown: () => change(id, event.shiftKey ? -LARGE_STEP : -STEP),
+    PageUp: () => change(id, LARGE_STEP),
+    PageDown: () => change(id, -LARGE_STEP),
+    ArrowLeft: () => void goTo(place - 1),
+    ArrowRight: () => void goTo(place + 1),
+    Home: () => void goTo(0),
+    End: () => void goTo(segments.value.length - 1),
+  }[event.key]
+  if (run && place >= 0 && !event.altKey && !event.ctrlKey) {
+    event.preventDefault()
+    run()
+  }
 }
 </script>
 
 <template>
-  <div v-for="segment in segments" :key="segment.frame.id" class="segment"
-    :class="{ selected: segment.selected, dragged: dragged?.id === segment.frame.id }" :style="{ flexGrow: segment.millis }">
-    <span class="fill" :style="{ height: `${4 + segment.fill * 92}%` }" />
-    <span v-if="segment.grabbable" class="edge"
-      :title="`Frame ${segment.index + 1}: ${delayText(segment.frame.delayMillis)}. Drag to change.`"
-      @pointerdown.stop="onDown($event, segment.frame.id, segment.index, segment.frame.shownMillis)" @pointermove="onMove"
-      @pointerup="onUp" @pointercancel="dragged = null" />
+  <div ref="root" class="segments" role="group" aria-label="Delays, one slider a frame" @keydown="onKey"
+    @focusout="save">
+    <!-- Keyed by place: when frames change places, sliders stay and only differ a little. -->
+    <div v-for="({ frame, index }, place) in segments" :key="place"
+      v-memo="[frame, index, scale, tabStop === frame.id, settled.starts[index], millisOf(frame.id, frame.delayMillis)]"
+      class="segment" role="slider" aria-orientation="vertical" :tabindex="tabStop === frame.id ? 0 : -1"
+      :data-slider="frame.id" :aria-label="`Delay of frame ${index + 1}`" aria-valuemin="10" aria-valuemax="600000"
+      :aria-valuenow="millisOf(frame.id, frame.delayMillis)" :aria-valuetext="delayText(millisOf(frame.id, frame.delayMillis))"
+      :title="`Frame ${index + 1}: ${delayText(frame.delayMillis)}`"
+      :style="{ left: `${(settled.starts[index] ?? 0) * scale}px`, width: `${frame.shownMillis * scale}px` }" />
   </div>
-  <div v-if="dragged" class="readout">frame {{ dragged.index + 1 }}: {{ delayText(dragged.millis) }}</div>
 </template>
 
 <style scoped>
 .segment {
-  position: relative;
-  flex: 1 1 0;
-  min-width: 1px;
-  overflow: hidden;
-  border-right: 1px solid var(--card);
+  position: absolute;
+  top: 0;
+  height: 100%;
   border-radius: 3px;
-  background: var(--sunk);
 }
 
-.fill {
-  position: absolute;
-  inset: auto 0 0;
-  background: var(--beat);
-}
-
-.selected {
-  background: var(--rein-soft);
-  box-shadow: inset 0 0 0 2px var(--rein);
-}
-
-.selected .fill {
-  background: color-mix(in srgb, var(--rein) 62%, var(--card));
-}
-
-.dragged {
-  box-shadow: inset 0 0 0 2px var(--ink);
-}
-
-.edge {
-  position: absolute;
-  inset: 0 0 0 auto;
-  width: 7px;
-  cursor: ew-resize;
-}
-
-.edge:hover {
-  background: var(--ink);
-}
-
-.readout {
-  position: absolute;
-  inset: 50% auto auto 50%;
+.segment:focus-visible {
   z-index: 1;
-  padding: 2px 10px;
-  border-radius: 6px;
-  background: var(--ink);
-  color: var(--card);
-  font-weight: 650;
-  pointer-events: none;
-  transform: translate(-50%, -50%);
+  outline-offset: 0;
 }
 </style>

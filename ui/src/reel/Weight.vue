@@ -51,7 +51,7 @@ async function setBudget(kilobytes: number): Promise<void> {
         <span class="unseen" role="status">{{ working ? 'Weighing' : `Weighs ${words}` }}</span>
       </button>
     </template>
-    <v-card class="pa-4" width="300" rounded="lg">
+    <v-card class="pa-4" width="300" rounded="lg" role="dialog" aria-label="Budget">
       <h2>Budget</h2>
       <p class="quiet mb-2">What the delivered file should stay under.</p>
       <number-field :value="Math.round(budget / 1000)" label="Budget in KB" suffix="KB" :min="1" :max="1000000"

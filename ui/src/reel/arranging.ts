@@ -1,66 +1,96 @@
 import { defineStore } from 'pinia'
-import { ref } from 'vue'
+import { computed } from 'vue'
+import type { Card, Edit, Fit } from '@/api/types'
 import { say } from '@/app/messages'
 import { framesText } from '@/parts/format'
+import { clip, clipOf, forget, remember } from './clip'
+import type { Clip } from './clip'
 import { useReel } from './store'
 import { useSelection } from './selection'
+
+/** The place before all frames, as edits name it. */
+const START = 0
 
 /** What can be done to the selection, for buttons, menus and keys alike. */
 export const useArranging = defineStore('arranging', () => {
   const store = useReel()
   const selection = useSelection()
-  const remembered = ref<number[]>([])
 
-  /** @param to the gap to go into, counted before anything is taken out */
-  async function moveTo(to: number): Promise<void> {
-    if (selection.ids.length > 0) {
-      await store.dispatch({ type: 'moveFrames', frames: selection.ids, to })
+  /** The chosen frames, or all where none is. */
+  const affected = computed(() => (selection.ids.length > 0 ? selection.ids : store.ids))
+  const cutIds = computed(() => new Set(clip.value?.cut && clip.value.reel === store.reel?.id ? clip.value.ids : []))
+
+  /** The last chosen frame, or the last of all: new ones go after it. */
+  function lastAffected(): number {
+    return affected.value.at(-1) ?? START
+  }
+
+  const afterGap = (gap: number): number => (gap === 0 ? START : (store.ids[gap - 1] ?? START))
+
+  /** Makes an edit and chooses the frames that are new by it. */
+  async function adding(edit: Edit): Promise<void> {
+    const before = new Set(store.ids)
+    if (await store.dispatch(edit)) {
+      selection.of(store.ids.filter((id) => !before.has(id)))
     }
   }
 
+  async function onSelection(edit: (frames: number[]) => Edit): Promise<void> {
+    if (selection.ids.length > 0) {
+      await store.dispatch(edit(selection.ids))
+    }
+  }
+
+  async function onAffected(edit: (frames: number[]) => Edit): Promise<void> {
+    if (affected.value.length > 0) {
+      await store.dispatch(edit(affected.value))
+    }
+  }
+
+  /** @param gap how many frames come before it, counted before anything is taken out */
+  const moveTo = (gap: number): Promise<void> =>
+    onSelection((frames) => ({ type: 'moveFrames', frames, after: afterGap(gap) }))
+
   async function moveBy(places: -1 | 1): Promise<void> {
     const at = selection.ids.map((id) => store.ids.indexOf(id))
-    if (at.length === 0) {
-      return
-    }
-    const gap = places < 0 ? Math.min(...at) - 1 : Math.max(...at) + 2
-    if (gap >= 0 && gap <= store.ids.length) {
-      await moveTo(gap)
+    if (at.length > 0) {
+      const gap = places < 0 ? Math.min(...at) - 1 : Math.max(...at) + 2
+      if (gap >= 0 && gap <= store.ids.length) {
+        await moveTo(gap)
+      }
     }
   }
 
   const moveToStart = (): Promise<void> => moveTo(0)
   const moveToEnd = (): Promise<void> => moveTo(store.ids.length)
 
-  async function reverse(): Promise<void> {
-    const frames = selection.ids.length > 1 ? selection.ids : store.ids
-    if (frames.length > 1) {
-      await store.dispatch({ type: 'reverseFrames', frames })
-    }
+  /** So that the first chosen frame gets that number, or the highest it can have. */
+  function moveToNumber(number: number): Promise<void> {
+    const others = store.ids.filter((id) => !selection.set.has(id))
+    const before = others[Math.min(number - 1, others.length) - 1]
+    return moveTo(before === undefined ? 0 : store.ids.indexOf(before) + 1)
   }
 
-  /** The gap after the last selected frame, or the end. */
-  function gapAfterSelection(): number {
-    const last = selection.ids.at(-1)
-    return last === undefined ? store.ids.length : store.ids.indexOf(last) + 1
-  }
+  const reverse = (): Promise<void> => onAffected((frames) => ({ type: 'reverseFrames', frames }))
+  const sortByName = (): Promise<void> => onAffected((frames) => ({ type: 'sortByName', frames }))
+  const thereAndBack = (endsTwice: boolean): Promise<void> =>
+    adding({ type: 'thereAndBack', frames: affected.value, endsTwice })
+  const repeat = (times: number): Promise<void> => adding({ type: 'repeatFrames', frames: affected.value, times })
+  const thin = (keepEvery: number): Promise<void> => onAffected((frames) => ({ type: 'thinFrames', frames, keepEvery }))
+  const leaveOut = (out: boolean): Promise<void> => onSelection((frames) => ({ type: 'leaveOut', frames, out }))
+  const nameRun = (name: string): Promise<void> => onSelection((frames) => ({ type: 'nameRun', frames, name }))
+  const setFit = (fit: Fit): Promise<void> => onAffected((frames) => ({ type: 'setFit', frames, fit }))
+  const copy = (): Promise<void> => adding({ type: 'copyFrames', frames: selection.ids, after: lastAffected() })
+  const addCard = (card: Card, delayMillis: number): Promise<void> =>
+    adding({ type: 'addCard', card, delayMillis, after: lastAffected() })
+  const changeCard = (card: Card): Promise<void> => onSelection((frames) => ({ type: 'changeCard', frames, card }))
 
-  async function copy(frames: number[] = selection.ids): Promise<void> {
-    const still = frames.filter((id) => store.ids.includes(id))
-    const before = new Set(store.ids)
-    if (still.length > 0 && (await store.dispatch({ type: 'copyFrames', frames: still, to: gapAfterSelection() }))) {
-      selection.of(store.ids.filter((id) => !before.has(id)))
-    }
-  }
-
-  function remember(): void {
-    if (selection.ids.length > 0) {
-      remembered.value = selection.ids
-      say(`${framesText(selection.ids.length)} copied. Ctrl + V puts copies after the selection.`)
-    }
-  }
-
-  const paste = (): Promise<void> => copy(remembered.value)
+  const setDelay = (delayMillis: number): Promise<void> =>
+    onAffected((frames) => ({ type: 'setDelay', frames, delayMillis }))
+  const scale = (percent: number): Promise<void> => onAffected((frames) => ({ type: 'scaleDelays', frames, percent }))
+  const addTime = (millis: number): Promise<void> => onAffected((frames) => ({ type: 'addToDelays', frames, millis }))
+  const fitTotal = (totalMillis: number): Promise<void> =>
+    onAffected((frames) => ({ type: 'fitTotal', frames, totalMillis }))
 
   async function remove(): Promise<void> {
     const frames = selection.ids
@@ -74,12 +104,61 @@ export const useArranging = defineStore('arranging', () => {
     }
   }
 
-  async function setDelay(delayMillis: number): Promise<void> {
-    const frames = selection.ids.length > 0 ? selection.ids : store.ids
-    if (frames.length > 0) {
-      await store.dispatch({ type: 'setDelay', frames, delayMillis })
+  function toClipboard(cut: boolean, event?: ClipboardEvent): void {
+    if (store.reel && selection.ids.length > 0) {
+      remember(clipOf(store.reel.id, selection.frames, cut), event)
+      const what = framesText(selection.ids.length)
+      say(cut ? `${what} cut. Ctrl + V moves them to after the selection.` : `${what} copied. Ctrl + V puts them in, here or in another reel.`)
     }
   }
 
-  return { moveTo, moveBy, moveToStart, moveToEnd, reverse, copy, remember, paste, remove, setDelay, gapAfterSelection }
+  /** Frames of this reel are moved or copied; those of another are put in, and stay there too. */
+  async function paste(from: Clip | null = clip.value): Promise<void> {
+    if (!from) {
+      return
+    }
+    const here = from.reel === store.reel?.id && from.ids.every((id) => store.ids.includes(id))
+    if (here && from.cut) {
+      await store.dispatch({ type: 'moveFrames', frames: from.ids, after: lastAffected() })
+      selection.of(from.ids)
+      forget()
+    } else if (here) {
+      await adding({ type: 'copyFrames', frames: from.ids, after: lastAffected() })
+    } else {
+      await adding({ type: 'pasteFrames', frames: from.frames, after: lastAffected() })
+      if (from.cut) {
+        say(`${framesText(from.frames.length)} put in. They are in the other reel too; remove them there if they should go.`)
+      }
+    }
+  }
+
+  return {
+    affected,
+    cutIds,
+    lastAffected,
+    afterGap,
+    moveTo,
+    moveBy,
+    moveToStart,
+    moveToEnd,
+    moveToNumber,
+    reverse,
+    sortByName,
+    thereAndBack,
+    repeat,
+    thin,
+    leaveOut,
+    nameRun,
+    setFit,
+    copy,
+    addCard,
+    changeCard,
+    setDelay,
+    scale,
+    addTime,
+    fitTotal,
+    remove,
+    toClipboard,
+    paste,
+  }
 })

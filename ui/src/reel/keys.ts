@@ -1,8 +1,10 @@
-import { onBeforeUnmount, onMounted } from 'vue'
+import { useEventListener } from '@vueuse/core'
 import { isTyping } from '@/app/shortcuts'
+import { useArranging } from './arranging'
+import { useAsking } from './asking'
+import { clipIn } from './clip'
 import { usePlayhead } from './playhead'
 import { useReel } from './store'
-import { useArranging } from './arranging'
 import { useSelection } from './selection'
 
 /** The keys that act on the open reel wherever the focus is, but for fields and what handles them itself. */
@@ -11,6 +13,7 @@ export function useReelKeys(): void {
   const playhead = usePlayhead()
   const selection = useSelection()
   const arranging = useArranging()
+  const asking = useAsking()
 
   function command(event: KeyboardEvent): (() => unknown) | undefined {
     const key = event.key.length === 1 ? event.key.toLowerCase() : event.key
@@ -19,8 +22,7 @@ export function useReelKeys(): void {
         z: event.shiftKey ? store.redo : store.undo,
         y: store.redo,
         a: selection.all,
-        c: arranging.remember,
-        v: arranging.paste,
+        i: selection.inverse,
       }[key]
     }
     if (event.altKey) {
@@ -31,31 +33,77 @@ export function useReelKeys(): void {
         End: arranging.moveToEnd,
       }[key]
     }
-    const onControl = event.target instanceof Element && event.target.closest('button, a, [role="slider"]')
+    const target = event.target instanceof Element ? event.target : document.body
+    const onControl = target.closest('button, a, [role="slider"]')
+    return plain(event, onControl !== null)[key] ?? (target.closest('[role="listbox"]') ? letters()[key] : undefined)
+  }
+
+  function plain(event: KeyboardEvent, onControl: boolean): Record<string, (() => unknown) | undefined> {
     return {
       ' ': onControl ? undefined : () => (playhead.playing = !playhead.playing),
-      ArrowLeft: () => playhead.step(-1),
-      ArrowRight: () => playhead.step(1),
-      Home: () => playhead.goTo(0),
+      ArrowLeft: () => playhead.step(event.shiftKey ? -10 : -1),
+      ArrowRight: () => playhead.step(event.shiftKey ? 10 : 1),
+      Home: playhead.toStart,
       End: () => playhead.goTo(store.frames.length - 1),
       Delete: arranging.remove,
       Backspace: arranging.remove,
       Escape: selection.none,
-    }[key]
+    }
   }
 
-  function onKey(event: KeyboardEvent): void {
-    const busyElsewhere = document.querySelector('.v-overlay--active[aria-modal], .v-dialog.v-overlay--active, .v-menu.v-overlay--active')
-    if (event.defaultPrevented || isTyping(event.target) || busyElsewhere) {
-      return
+  /** Letters act on the sheet alone, while the focus is in it, so that nobody sets off anything by dictating. */
+  function letters(): Record<string, (() => unknown) | undefined> {
+    const any = selection.ids.length > 0
+    return {
+      r: arranging.reverse,
+      d: any ? arranging.copy : undefined,
+      b: asking.thereAndBack,
+      l: () => arranging.leaveOut(!selection.frames.every((frame) => frame.leftOut)),
+      g: any ? asking.position : undefined,
+      n: any ? nameOrRename : undefined,
+      f: asking.fit,
+      h: asking.history,
     }
-    const run = command(event)
+  }
+
+  function nameOrRename(): void {
+    const run = selection.frames[0]?.run ?? 0
+    if (run !== 0 && selection.frames.every((frame) => frame.run === run)) {
+      asking.renameRun(run)
+    } else {
+      asking.runName()
+    }
+  }
+
+  /** A dialog or a menu that is open has the keys to itself; so have fields. */
+  function isElsewhere(event: Event): boolean {
+    const open = '.v-overlay--active[aria-modal], .v-dialog.v-overlay--active, .v-menu.v-overlay--active'
+    return event.defaultPrevented || isTyping(event.target) || document.querySelector(open) !== null
+  }
+
+  useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+    const run = isElsewhere(event) ? undefined : command(event)
     if (run) {
       event.preventDefault()
       void run()
     }
+  })
+
+  function toClipboard(event: ClipboardEvent, cut: boolean): void {
+    const text = getSelection()?.toString() ?? ''
+    if (!isElsewhere(event) && selection.ids.length > 0 && text === '') {
+      event.preventDefault()
+      arranging.toClipboard(cut, event)
+    }
   }
 
-  onMounted(() => window.addEventListener('keydown', onKey))
-  onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
+  useEventListener(window, 'copy', (event: ClipboardEvent) => toClipboard(event, false))
+  useEventListener(window, 'cut', (event: ClipboardEvent) => toClipboard(event, true))
+  useEventListener(window, 'paste', (event: ClipboardEvent) => {
+    const pasted = clipIn(event)
+    if (!isElsewhere(event) && pasted) {
+      event.preventDefault()
+      void arranging.paste(pasted)
+    }
+  })
 }

@@ -1,6 +1,9 @@
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
 import { useReel } from './store'
+import { useSelection } from './selection'
+
+export const SPEEDS = [0.25, 0.5, 1, 2]
 
 /**
  * Where the loop is. One playhead for the whole application: the player moves it, the rhythm bar and the cards show it.
@@ -8,10 +11,14 @@ import { useReel } from './store'
  */
 export const usePlayhead = defineStore('playhead', () => {
   const store = useReel()
+  const selection = useSelection()
   const index = ref(0)
   /** How long the frame at `index` has been showing. */
   const shownFor = ref(0)
   const playing = ref(!matchMedia('(prefers-reduced-motion: reduce)').matches)
+  /** For looking only: the file knows nothing of it. */
+  const speed = ref(1)
+  const selectionOnly = ref(false)
 
   const starts = computed(() => {
     let at = 0
@@ -20,6 +27,13 @@ export const usePlayhead = defineStore('playhead', () => {
   const total = computed(() => store.frames.reduce((sum, frame) => sum + frame.shownMillis, 0))
   const millis = computed(() => (starts.value[index.value] ?? 0) + shownFor.value)
   const frame = computed(() => store.frames[index.value])
+
+  /** How long each frame shows in what is played now, which may be the selection alone. */
+  const played = computed(() => {
+    const some = selectionOnly.value && selection.millis > 0 ? selection.set : null
+    return store.frames.map((each) => (some && !some.has(each.id) ? 0 : each.shownMillis))
+  })
+  const playedTotal = computed(() => played.value.reduce((sum, delay) => sum + delay, 0))
 
   /** Frames move and change while the loop runs: the playhead stays with the one it is on. */
   watch(
@@ -34,12 +48,12 @@ export const usePlayhead = defineStore('playhead', () => {
 
   /** Goes on by real time; however late it is called, it is where the loop would be. */
   function advance(elapsed: number): void {
-    if (!playing.value || total.value === 0) {
+    if (!playing.value || playedTotal.value === 0) {
       return
     }
-    let left = shownFor.value + (elapsed % total.value)
+    let left = shownFor.value + ((elapsed * speed.value) % playedTotal.value)
     let at = index.value
-    for (let delay = delayOf(at); left >= delay; delay = delayOf(at)) {
+    for (let delay = played.value[at] ?? 0; left >= delay; delay = played.value[at] ?? 0) {
       left -= delay
       at = (at + 1) % store.frames.length
     }
@@ -52,21 +66,39 @@ export const usePlayhead = defineStore('playhead', () => {
     shownFor.value = 0
   }
 
+  function toStart(): void {
+    goTo(Math.max(0, played.value.findIndex((delay) => delay > 0)))
+  }
+
+  /** To the next frame that plays, or one of several further on. */
   function step(by: number): void {
-    const count = store.frames.length
-    if (count > 0) {
+    const playable = store.frames.map((_, i) => i).filter((i) => i === index.value || (played.value[i] ?? 0) > 0)
+    const at = playable.indexOf(index.value)
+    if (at >= 0) {
       playing.value = false
-      goTo((index.value + by + count) % count)
+      goTo(playable[(((at + by) % playable.length) + playable.length) % playable.length] as number)
     }
   }
 
   /** @return the frame that shows at a moment of the loop */
   function indexAt(moment: number): number {
-    const at = starts.value.findLastIndex((start) => start <= moment)
+    const at = starts.value.findLastIndex((start, i) => start <= moment && (store.frames[i]?.shownMillis ?? 0) > 0)
     return Math.max(0, at)
   }
 
-  const delayOf = (at: number): number => store.frames[at]?.shownMillis ?? Infinity
-
-  return { index, frame, playing, millis, starts, total, advance, goTo, step, indexAt }
+  return {
+    index,
+    frame,
+    playing,
+    speed,
+    selectionOnly,
+    millis,
+    starts,
+    total,
+    advance,
+    goTo,
+    toStart,
+    step,
+    indexAt,
+  }
 })

@@ -29,20 +29,19 @@ export function seamWords(rhythm: RhythmView | null): SeamWords {
  * How full each segment is, 0 to 1: the loop's usual step fills two fifths, twice as much nearly two thirds, and a jump all
  * of it, however large.
  */
-export function fillsFor(changes: number[]): number[] {
-  const sorted = changes.slice(1).sort((a, b) => a - b)
-  const usual = Math.max(0.002, sorted[Math.floor(sorted.length / 2)] ?? 0)
-  return changes.map((change) => 1 - Math.exp((-0.5 * change) / usual))
+export function fillsFor(changes: number[], usual: number): number[] {
+  const step = Math.max(0.002, usual)
+  return changes.map((change) => 1 - Math.exp((-0.5 * change) / step))
 }
 
-const STEPS = [100, 200, 500, 1000, 2000, 5000, 10_000, 20_000, 60_000, 120_000, 600_000]
+const STEPS = [20, 50, 100, 200, 500, 1000, 2000, 5000, 10_000, 20_000, 60_000, 120_000, 600_000]
 const MOST_TICKS = 9
 
 /** Marks along the bar at round times, never so many that they touch, none close to the end. */
-export function ticksFor(totalMillis: number): { millis: number; text: string }[] {
-  const step = STEPS.find((each) => totalMillis / each <= MOST_TICKS) ?? totalMillis
+export function ticksFor(totalMillis: number, zoom: number): { millis: number; text: string }[] {
+  const step = STEPS.find((each) => totalMillis / zoom / each <= MOST_TICKS) ?? totalMillis
   const ticks = []
-  for (let millis = 0; totalMillis > 0 && millis < totalMillis * 0.94; millis += step) {
+  for (let millis = 0; totalMillis > 0 && millis < totalMillis * (1 - 0.06 / zoom); millis += step) {
     ticks.push({ millis, text: millis === 0 ? '0 s' : String(millis / 1000) })
   }
   return ticks

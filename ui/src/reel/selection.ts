@@ -12,12 +12,12 @@ export const useSelection = defineStore('selection', () => {
 
   const frames = computed(() => store.frames.filter((frame) => chosen.value.has(frame.id)))
   const ids = computed(() => frames.value.map((frame) => frame.id))
-  const millis = computed(() => frames.value.reduce((sum, frame) => sum + frame.delayMillis, 0))
   const set = computed(() => new Set(ids.value))
+  /** How long the chosen frames that play last together. */
+  const millis = computed(() => frames.value.reduce((sum, frame) => sum + (frame.leftOut ? 0 : frame.delayMillis), 0))
 
   function only(id: number): void {
-    chosen.value = new Set([id])
-    anchor.value = focused.value = id
+    of([id])
   }
 
   function toggle(id: number): void {
@@ -29,7 +29,7 @@ export const useSelection = defineStore('selection', () => {
     anchor.value = focused.value = id
   }
 
-  /** The run from the anchor to `id`. */
+  /** The frames from the anchor to `id`. */
   function extendTo(id: number): void {
     const all = store.ids
     const from = anchor.value === null ? 0 : Math.max(0, all.indexOf(anchor.value))
@@ -48,10 +48,23 @@ export const useSelection = defineStore('selection', () => {
     anchor.value = null
   }
 
+  function inverse(): void {
+    of(store.ids.filter((id) => !set.value.has(id)))
+  }
+
+  /** Every n-th frame, from the one at `start` on. */
+  function everyNth(n: number, start: number): void {
+    of(store.ids.filter((_, index) => index >= start && (index - start) % n === 0))
+  }
+
+  function run(id: number): void {
+    of(store.frames.filter((frame) => frame.run === id).map((frame) => frame.id))
+  }
+
   function of(some: number[]): void {
     chosen.value = new Set(some)
     anchor.value = focused.value = some[0] ?? null
   }
 
-  return { frames, ids, set, millis, anchor, focused, only, toggle, extendTo, all, none, of }
+  return { frames, ids, set, millis, anchor, focused, only, toggle, extendTo, all, none, inverse, everyNth, run, of }
 })

@@ -1,3 +1,4 @@
+import { useDebounceFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { answer, api } from '@/api/client'
@@ -5,13 +6,20 @@ import type { Edit, FrameView, JobView, ReelView, RhythmView, WeightView } from 
 import { Problem } from '@/api/problem'
 import { sayProblem } from '@/app/messages'
 
+const LOOK_OVER_PAUSE = 120
+
 /** Frames that are as they were stay the same objects, so that only what changed is drawn again. */
 function keptFrames(before: FrameView[], after: FrameView[]): FrameView[] {
   const known = new Map(before.map((frame) => [frame.id, frame]))
   return after.map((frame) => {
     const old = known.get(frame.id)
-    return old && JSON.stringify(old) === JSON.stringify(frame) ? old : frame
+    return old && isSame(old, frame) ? old : frame
   })
+}
+
+/** What a frame shows need not be looked into: `drawn` and `name` tell. */
+function isSame(a: FrameView, b: FrameView): boolean {
+  return (Object.keys(b) as (keyof FrameView)[]).every((key) => key === 'content' || a[key] === b[key])
 }
 
 /** The open reel as the server last told it, and the only ways to change it. */
@@ -46,17 +54,17 @@ export const useReel = defineStore('reel', () => {
     if (reel.value?.id === view.id && reel.value.revision >= view.revision) {
       return
     }
-    const same = reel.value?.id === view.id && reel.value.frames.every((f, i) => f.drawn === view.frames[i]?.drawn)
     reel.value = { ...view, frames: keptFrames(reel.value?.frames ?? [], view.frames) }
-    if (!same || rhythm.value?.changes.length !== view.frames.length) {
-      void refreshRhythm(view.id)
-    }
+    lookOver(view.id)
   }
+
+  /** What is seen in the loop is asked for once the row of changes pauses, so that it never keeps one waiting. */
+  const lookOver = useDebounceFn((id: string) => void refreshRhythm(id), LOOK_OVER_PAUSE)
 
   async function refreshRhythm(id: string): Promise<void> {
     try {
       const seen = await answer(api.GET('/api/reels/{id}/rhythm', { params: { path: { id } } }))
-      if (reel.value?.id === id && seen.changes.length === reel.value.frames.length) {
+      if (reel.value?.id === id && seen.revision === reel.value.revision) {
         rhythm.value = seen
       }
     } catch (failure) {
@@ -97,6 +105,10 @@ export const useReel = defineStore('reel', () => {
 
   const redo = (): Promise<boolean> =>
     inTurn((id, base) => answer(api.POST('/api/reels/{id}/redo', { params: { path: { id } }, body: { base } })))
+
+  /** Goes to any step of the history. */
+  const goToStep = (step: number): Promise<boolean> =>
+    inTurn((id, base) => answer(api.POST('/api/reels/{id}/step', { params: { path: { id } }, body: { base, step } })))
 
   /** One stream for all there is to hear; each time it connects, what may have been missed is asked for. */
   function listen(id: string): void {
@@ -147,5 +159,5 @@ export const useReel = defineStore('reel', () => {
     }
   }
 
-  return { reel, frames, ids, weight, rhythm, job, saving, open, close, dispatch, undo, redo }
+  return { reel, frames, ids, weight, rhythm, job, saving, open, close, dispatch, undo, redo, goToStep }
 })

@@ -65,7 +65,7 @@ onMounted(() => {
             2 before 10.
           </p>
         </div>
-        <add-stills prominent />
+        <add-stills />
       </div>
       <template v-if="problem">
         <p role="alert">{{ problem }}</p>

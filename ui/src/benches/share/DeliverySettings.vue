@@ -3,7 +3,7 @@ import { computed, ref, watch } from 'vue'
 import type { Delivery } from '@/api/types'
 import NumberField from '@/parts/NumberField.vue'
 import { useReel } from '@/reel/store'
-import ColorField from './ColorField.vue'
+import SoftEdges from './SoftEdges.vue'
 
 /** Each setting is an edit like any other: saved, undone, and weighed anew. */
 const USUAL_WIDTHS = [240, 320, 400, 480, 640]
@@ -74,7 +74,7 @@ const setPlaysKind = (kind: string): Promise<void> =>
 
     <fieldset>
       <legend>Soft edges</legend>
-      <color-field :value="delivery.matte" @done="(matte) => change({ matte })" />
+      <soft-edges :value="delivery.matte" @done="(matte) => change({ matte })" />
     </fieldset>
 
     <fieldset>

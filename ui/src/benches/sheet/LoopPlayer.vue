@@ -1,96 +1,200 @@
 <script setup lang="ts">
-import { mdiPause, mdiPlay, mdiSkipPrevious, mdiStepBackward, mdiStepForward } from '@mdi/js'
-import { computed, ref, watchPostEffect } from 'vue'
-import { delayText, playsText } from '@/parts/format'
+import {
+  mdiArrowExpand,
+  mdiChevronDown,
+  mdiClose,
+  mdiPause,
+  mdiPlay,
+  mdiSelectionEllipseArrowInside,
+  mdiSkipPrevious,
+  mdiStepBackward,
+  mdiStepForward,
+  mdiTuneVariant,
+} from '@mdi/js'
+import { useEventListener, useLocalStorage } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import ColorField from '@/parts/ColorField.vue'
+import { durationText } from '@/parts/format'
 import { useAnimationFrames } from '@/parts/useAnimationFrames'
-import { useFrameImages } from '@/reel/frameImages'
-import { usePlayhead } from '@/reel/playhead'
+import { SPEEDS, usePlayhead } from '@/reel/playhead'
 import { useReel } from '@/reel/store'
+import { useSelection } from '@/reel/selection'
+import { ZOOMS } from './look'
+import type { Look } from './look'
+import LoopStage from './LoopStage.vue'
+import PlaysMenu from './PlaysMenu.vue'
 
-/** The loop at its true pace. Small pictures show until the large ones are there. */
-const SMALL = 240
-const LARGE = 640
-/** So many frames are kept large; a longer loop would need more memory than a tab should take. */
-const MANY = 120
-
+/** The loop at its true pace, or slower to look at it. */
 const store = useReel()
 const playhead = usePlayhead()
-const surface = ref<HTMLCanvasElement | null>(null)
+const selection = useSelection()
+const look = useLocalStorage<Look>('dobbin.look', { ground: '', zoom: 'fit' })
+const full = ref(false)
 
-const looks = computed(() => [...new Set(store.frames.map((frame) => frame.drawn))])
-const from = computed(() => Math.max(0, looks.value.indexOf(playhead.frame?.drawn ?? '')))
-const largeWidth = computed(() => (looks.value.length > MANY ? LARGE / 2 : LARGE))
-const small = useFrameImages(() => store.reel?.id, looks, SMALL, 0)
-const large = useFrameImages(() => store.reel?.id, looks, largeWidth, from)
-const shown = computed(() => {
-  const drawn = playhead.frame?.drawn ?? ''
-  return large.get(drawn) ?? small.get(drawn)
+const GROUNDS = [
+  { value: '', title: 'Squares' },
+  { value: 'paper', title: 'Paper' },
+]
+const anyColor = computed({
+  get: () => (/^[0-9a-f]{6}$/.test(look.value.ground) ? look.value.ground : ''),
+  set: (color: string) => (look.value.ground = color),
 })
-const canvas = computed(() => store.reel?.canvas ?? { width: 3, height: 2 })
-const width = computed(() => Math.min(largeWidth.value, canvas.value.width))
-const height = computed(() => Math.round((width.value * canvas.value.height) / canvas.value.width))
+const none = computed(() => store.frames.length === 0)
+const place = computed(() => `frame ${playhead.index + 1} of ${store.frames.length} · ${durationText(Math.round(playhead.starts[playhead.index] ?? 0))}`)
 
 useAnimationFrames((elapsed) => playhead.advance(elapsed))
-
-watchPostEffect(() => {
-  const pen = surface.value?.getContext('2d')
-  if (pen && (shown.value || store.frames.length === 0)) {
-    pen.clearRect(0, 0, width.value, height.value)
+useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+  const menuOpen = document.querySelector('.v-menu.v-overlay--active') !== null
+  if (event.key === 'Escape' && full.value && !menuOpen) {
+    event.preventDefault()
+    full.value = false
   }
-  if (pen && shown.value) {
-    pen.drawImage(shown.value, 0, 0, width.value, height.value)
-  }
-})
+}, { capture: true })
 </script>
 
 <template>
-  <section aria-label="Player">
-    <div class="stage checker">
-      <canvas ref="surface" :width="width" :height="height" role="img"
-        :aria-label="store.frames.length ? `Frame ${playhead.index + 1} of ${store.frames.length}` : 'No frames'" />
-    </div>
+  <section aria-label="Player" class="player" :class="{ full }">
+    <loop-stage :look="look" class="stage" :style="full ? {} : { aspectRatio: store.reel ? `${store.reel.canvas.width} / ${store.reel.canvas.height}` : '3 / 2' }" />
     <div class="transport">
-      <v-btn :icon="playhead.playing ? mdiPause : mdiPlay" variant="flat" color="primary" size="44" rounded="circle"
+      <v-btn :icon="playhead.playing ? mdiPause : mdiPlay" variant="flat" color="primary" size="40" rounded="circle"
         :aria-label="playhead.playing ? 'Pause' : 'Play'" :title="playhead.playing ? 'Pause (Space)' : 'Play (Space)'"
-        :disabled="store.frames.length === 0" @click="playhead.playing = !playhead.playing" />
-      <v-btn :icon="mdiSkipPrevious" size="small" aria-label="To the start" title="To the start (Home)"
-        @click="playhead.goTo(0)" />
-      <v-btn :icon="mdiStepBackward" size="small" aria-label="One frame back" title="One frame back (←)"
+        :disabled="none" @click="playhead.playing = !playhead.playing" />
+      <v-btn :icon="mdiSkipPrevious" size="small" aria-label="To the start" title="To the start (Home)" :disabled="none"
+        @click="playhead.toStart" />
+      <v-btn :icon="mdiStepBackward" size="small" aria-label="One frame back" title="One frame back (←)" :disabled="none"
         @click="playhead.step(-1)" />
-      <v-btn :icon="mdiStepForward" size="small" aria-label="One frame on" title="One frame on (→)"
+      <v-btn :icon="mdiStepForward" size="small" aria-label="One frame on" title="One frame on (→)" :disabled="none"
         @click="playhead.step(1)" />
-      <span class="pace quiet">
-        <template v-if="playhead.playing && playhead.frame">true pace · {{ playsText(store.reel?.plays ?? 0) }}</template>
-        <template v-else-if="playhead.frame">frame {{ playhead.index + 1 }} · {{ delayText(playhead.frame.delayMillis) }}</template>
-      </span>
+      <v-btn :icon="mdiSelectionEllipseArrowInside" size="small" :active="playhead.selectionOnly"
+        :aria-pressed="playhead.selectionOnly" aria-label="Play the selection only" title="Play the selection only"
+        :disabled="selection.ids.length === 0 && !playhead.selectionOnly" :color="playhead.selectionOnly ? 'primary' : undefined"
+        @click="playhead.selectionOnly = !playhead.selectionOnly" />
+      <span class="gap" />
+      <v-menu>
+        <template #activator="{ props: activator }">
+          <v-btn v-bind="activator" size="small" :append-icon="mdiChevronDown" class="speed" title="Speed, for looking only"
+            :aria-label="`Speed ${playhead.speed}, for looking only`">{{ playhead.speed }}×</v-btn>
+        </template>
+        <v-card rounded="lg">
+          <v-list density="compact" role="menu" aria-label="Speed">
+            <v-list-item v-for="speed in SPEEDS" :key="speed" role="menuitemradio" :aria-checked="playhead.speed === speed"
+              :title="`${speed}×`" :active="playhead.speed === speed" @click="playhead.speed = speed" />
+          </v-list>
+          <p class="quiet note">For looking only: the file keeps its own pace.</p>
+        </v-card>
+      </v-menu>
+      <v-menu :close-on-content-click="false">
+        <template #activator="{ props: activator }">
+          <v-btn v-bind="activator" :icon="mdiTuneVariant" size="small" aria-label="How it is looked at" title="How it is looked at" />
+        </template>
+        <v-card class="pa-4 looks" rounded="lg" role="dialog" aria-label="How it is looked at">
+          <fieldset>
+            <legend>Size</legend>
+            <div class="chips">
+              <v-btn v-for="zoom in ZOOMS" :key="zoom.title" size="small" variant="outlined" class="chip"
+                :active="look.zoom === zoom.value" :aria-pressed="look.zoom === zoom.value" @click="look.zoom = zoom.value">{{
+                  zoom.title }}</v-btn>
+            </div>
+          </fieldset>
+          <fieldset>
+            <legend>Behind it</legend>
+            <div class="chips">
+              <v-btn v-for="ground in GROUNDS" :key="ground.value" size="small" variant="outlined" class="chip"
+                :active="look.ground === ground.value" :aria-pressed="look.ground === ground.value"
+                @click="look.ground = ground.value">{{ ground.title }}</v-btn>
+            </div>
+            <color-field v-model="anyColor" label="Or any color" none="No color" />
+          </fieldset>
+        </v-card>
+      </v-menu>
+      <v-btn :icon="full ? mdiClose : mdiArrowExpand" size="small" :aria-label="full ? 'Leave the full view' : 'Full view'"
+        :title="full ? 'Leave the full view (Escape)' : 'Full view'" @click="full = !full" />
+    </div>
+    <div class="where quiet">
+      <span>{{ none ? 'no frames' : place }}</span>
+      <span v-if="playhead.speed !== 1" class="looking">{{ playhead.speed }}× to look at</span>
+      <span v-else-if="playhead.selectionOnly && selection.ids.length > 0" class="looking">selection only</span>
+      <plays-menu />
     </div>
   </section>
 </template>
 
 <style scoped>
-.stage {
+.player {
   display: grid;
-  place-items: center;
-  overflow: hidden;
-  border-radius: var(--round);
 }
 
-canvas {
-  display: block;
+.stage {
   width: 100%;
-  max-height: 46vh;
-  object-fit: contain;
+  max-height: 40vh;
+}
+
+.full {
+  position: fixed;
+  inset: 0;
+  z-index: 1500;
+  grid-template-rows: minmax(0, 1fr) auto auto;
+  padding: 16px 20px;
+  background: var(--card);
+}
+
+.full .stage {
+  max-height: none;
 }
 
 .transport {
   display: flex;
   align-items: center;
-  gap: 4px;
-  margin-top: 10px;
+  gap: 2px;
+  margin-top: 8px;
 }
 
-.pace {
-  margin-left: auto;
-  font-size: 14px;
+.gap {
+  flex: 1;
+}
+
+.speed {
+  min-width: 0;
+  padding-inline: 8px;
+}
+
+.where {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 8px;
+  min-height: 30px;
+  font-size: 13px;
+}
+
+.looking {
+  padding: 0 8px;
+  border-radius: 8px;
+  background: var(--warn-soft);
+  color: var(--warn);
+}
+
+.note {
+  max-width: 200px;
+  margin: 0 16px 10px;
+  font-size: 12px;
+}
+
+.looks {
+  display: grid;
+  gap: 12px;
+  width: 300px;
+}
+
+legend {
+  margin-bottom: 6px;
+  font-weight: 650;
+}
+
+.chips {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin-bottom: 8px;
 }
 </style>

@@ -1,43 +1,68 @@
 <script setup lang="ts">
-import { mdiContentCopy, mdiSelectAll, mdiSwapHorizontal, mdiTrashCanOutline } from '@mdi/js'
+import { mdiChevronDown, mdiDotsHorizontal } from '@mdi/js'
 import { computed } from 'vue'
-import AddStills from '@/gather/AddStills.vue'
 import { durationText, framesText } from '@/parts/format'
-import { useArranging } from '@/reel/arranging'
-import { usePlayhead } from '@/reel/playhead'
+import { useActions } from '@/reel/actions'
+import { useAsking } from '@/reel/asking'
 import { useReel } from '@/reel/store'
 import { useSelection } from '@/reel/selection'
+import ActionList from './ActionList.vue'
+import AddMenu from './AddMenu.vue'
 
+/** What is chosen, in words, and what can be done to it. */
 const store = useReel()
 const selection = useSelection()
-const arranging = useArranging()
-const playhead = usePlayhead()
+const asking = useAsking()
+const { main, more } = useActions()
 
-const words = computed(() =>
-  selection.ids.length === 0
-    ? { count: framesText(store.frames.length), time: durationText(playhead.total) }
-    : { count: `${selection.ids.length} of ${framesText(store.frames.length)}`, time: durationText(selection.millis) },
-)
-const nothing = computed(() => selection.ids.length === 0)
-const everything = computed(() => !nothing.value && selection.ids.length === store.frames.length)
+const playing = computed(() => store.frames.filter((frame) => !frame.leftOut).length)
+const words = computed(() => {
+  if (selection.ids.length > 0) {
+    return { count: `${selection.ids.length} of ${framesText(store.frames.length)}`, time: durationText(selection.millis) }
+  }
+  const all = framesText(store.frames.length)
+  const count = playing.value === store.frames.length ? all : `${playing.value} of ${all} play`
+  return { count, time: durationText(store.reel?.loopMillis ?? 0) }
+})
+const ways = computed(() => [
+  { label: 'All', keys: 'Ctrl + A', run: selection.all },
+  { label: 'None', keys: 'Escape', run: selection.none },
+  { label: 'The others', keys: 'Ctrl + I', run: selection.inverse },
+  { label: 'Odd frames', run: () => selection.everyNth(2, 0) },
+  { label: 'Even frames', run: () => selection.everyNth(2, 1) },
+  { label: 'Every n-th from here…', run: asking.everyNth },
+  ...(store.reel?.runs ?? []).map((run) => ({ label: `Run “${run.name}”`, keys: undefined, run: () => selection.run(run.id) })),
+])
 </script>
 
 <template>
   <div class="bar" role="toolbar" aria-label="Selection">
-    <span class="words" role="status"><b>{{ words.count }}</b> <span class="quiet">· {{ words.time }}</span></span>
+    <v-menu>
+      <template #activator="{ props: activator }">
+        <v-btn v-bind="activator" :append-icon="mdiChevronDown" size="small" class="words" :disabled="store.frames.length === 0"
+          title="Select…" :aria-label="`${words.count} · ${words.time}, select`">
+          <b>{{ words.count }}</b>&nbsp;<span class="quiet">· {{ words.time }}</span>
+        </v-btn>
+      </template>
+      <v-list density="compact" role="menu" aria-label="Select">
+        <v-list-item v-for="way in ways" :key="way.label" role="menuitem" :title="way.label" @click="way.run()">
+          <template v-if="way.keys" #append><span class="keys">{{ way.keys }}</span></template>
+        </v-list-item>
+      </v-list>
+    </v-menu>
+    <span class="unseen" role="status">{{ words.count }}, {{ words.time }}</span>
     <span class="actions">
-      <v-btn size="small" :prepend-icon="mdiSelectAll" :disabled="store.frames.length === 0"
-        :title="everything ? 'Select none (Escape)' : 'Select all (Ctrl + A)'"
-        @click="everything ? selection.none() : selection.all()">{{ everything ? 'None' : 'All' }}</v-btn>
-      <v-btn size="small" :prepend-icon="mdiSwapHorizontal" :disabled="store.frames.length < 2"
-        :title="selection.ids.length > 1 ? 'Reverse the selection' : 'Reverse all frames'"
-        @click="arranging.reverse">Reverse</v-btn>
-      <v-btn size="small" :prepend-icon="mdiContentCopy" :disabled="nothing" title="Copy to after the selection"
-        @click="arranging.copy()">Copy</v-btn>
-      <v-btn size="small" :prepend-icon="mdiTrashCanOutline" :disabled="nothing" color="primary"
-        title="Remove the selection (Delete)" @click="arranging.remove">Remove</v-btn>
+      <v-btn v-for="action in main" :key="action.label" size="small" :disabled="!action.enabled" class="action"
+        :color="action.label === 'Remove' ? 'primary' : undefined" :title="action.keys ? `${action.label} (${action.keys})` : action.label"
+        @click="action.run()">{{ action.label }}</v-btn>
+      <v-menu>
+        <template #activator="{ props: activator }">
+          <v-btn v-bind="activator" :icon="mdiDotsHorizontal" size="small" title="More" aria-label="More to do" />
+        </template>
+        <action-list :groups="more" label="More to do" />
+      </v-menu>
     </span>
-    <add-stills :to="{ reel: store.reel!.id, at: arranging.gapAfterSelection() }" />
+    <add-menu />
   </div>
 </template>
 
@@ -46,27 +71,24 @@ const everything = computed(() => !nothing.value && selection.ids.length === sto
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 4px 12px;
+  gap: 4px;
   min-height: 52px;
-  padding: 8px 20px;
+  padding: 8px 20px 8px 12px;
 }
 
 .words {
-  min-width: 150px;
+  font-size: 14px !important;
 }
 
 .actions {
   display: flex;
   flex: 1;
+  flex-wrap: wrap;
+  align-items: center;
 }
 
-@media (max-width: 1080px) {
-  .bar {
-    padding: 6px 12px;
-  }
-
-  .words {
-    flex-basis: 100%;
-  }
+.action {
+  min-width: 0;
+  padding-inline: 8px;
 }
 </style>

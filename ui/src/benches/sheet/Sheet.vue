@@ -1,38 +1,65 @@
 <script setup lang="ts">
-import { mdiContentCopy, mdiPageFirst, mdiPageLast, mdiSwapHorizontal, mdiTrashCanOutline } from '@mdi/js'
-import { nextTick, ref } from 'vue'
+import { useLocalStorage } from '@vueuse/core'
+import { computed, nextTick, ref, shallowRef } from 'vue'
 import AddStills from '@/gather/AddStills.vue'
 import { gatherInto } from '@/gather/gather'
 import { useFileDrop } from '@/gather/fileDrop'
+import { framesText } from '@/parts/format'
+import { useActions } from '@/reel/actions'
 import { useArranging } from '@/reel/arranging'
 import { usePlayhead } from '@/reel/playhead'
+import { runTone } from '@/reel/runTones'
 import { useReel } from '@/reel/store'
 import { useSelection } from '@/reel/selection'
-import { useCardDrag } from './dragging'
-import DelayPanel from './DelayPanel.vue'
+import ActionList from './ActionList.vue'
 import FrameCard from './FrameCard.vue'
-import { neighborOf } from './gridKeys'
 import LoopPlayer from './LoopPlayer.vue'
+import NoticeList from './NoticeList.vue'
+import { usePointerDrag } from './pointerDrag'
+import type { DragState } from './pointerDrag'
 import SelectionBar from './SelectionBar.vue'
+import SheetDialogs from './SheetDialogs.vue'
+import { styleOf, useSheetLayout } from './sheetLayout'
+import type { Box } from './sheetLayout'
+import SizeSlider from './SizeSlider.vue'
+import TimePanel from './TimePanel.vue'
 
 const store = useReel()
 const selection = useSelection()
 const playhead = usePlayhead()
 const arranging = useArranging()
+const { groups } = useActions()
+const scroller = ref<HTMLElement | null>(null)
 const grid = ref<HTMLElement | null>(null)
 const menuAt = ref<[number, number] | undefined>()
 const menuOpen = ref(false)
+const cardWidth = useLocalStorage('dobbin.cardWidth', 124)
 
-const cardDrag = useCardDrag(grid, (gap) => void arranging.moveTo(gap))
-const fileDrop = useFileDrop((files) => gatherInto(files, store.reel?.id ?? null, arranging.gapAfterSelection()))
+const canvas = computed(() => store.reel?.canvas ?? { width: 3, height: 2 })
+const layout = useSheetLayout(
+  scroller,
+  () => store.frames,
+  () => store.reel?.runs ?? [],
+  () => canvas.value,
+  () => cardWidth.value,
+)
+const drag = usePointerDrag(scroller)
+/** Where dragged cards would go, or the rectangle that chooses. */
+const target = shallowRef<{ gap: number; mark: Box } | null>(null)
+const band = shallowRef<Box | null>(null)
+/** Files that are dropped go where the mark is; pasted ones, after the selection. */
+const fileDrop = useFileDrop(
+  (files) => {
+    const after = target.value ? arranging.afterGap(target.value.gap) : arranging.lastAffected()
+    void gatherInto(files, store.reel?.id ?? null, after)
+  },
+  (event) => (target.value = event && store.frames.length > 0 ? targetAt(drag.onSurface(event)) : null),
+)
 
-const ACTIONS = [
-  { label: 'Reverse', icon: mdiSwapHorizontal, run: arranging.reverse },
-  { label: 'Copy', icon: mdiContentCopy, run: () => arranging.copy() },
-  { label: 'Move to the start', icon: mdiPageFirst, run: arranging.moveToStart },
-  { label: 'Move to the end', icon: mdiPageLast, run: arranging.moveToEnd },
-  { label: 'Remove', icon: mdiTrashCanOutline, run: arranging.remove },
-]
+function targetAt({ x, y }: { x: number; y: number }): { gap: number; mark: Box } {
+  const gap = layout.gapAt(x, y)
+  return { gap, mark: layout.markOf(gap, y) }
+}
 
 function choose(event: PointerEvent | MouseEvent, id: number): void {
   if (event.shiftKey) {
@@ -45,29 +72,72 @@ function choose(event: PointerEvent | MouseEvent, id: number): void {
   }
 }
 
-/** The grid listens for its cards: hundreds of them need no handlers of their own. */
 function frameAt(event: Event): number | null {
   const card = (event.target as Element).closest<HTMLElement>('[data-frame]')
   return card ? Number(card.dataset.frame) : null
 }
 
-/** Pressing on a chosen card may begin to drag all that are chosen; only letting go chooses it alone. */
-function onCardDown(event: PointerEvent): void {
+function onDown(event: PointerEvent): void {
   const id = frameAt(event)
-  if (event.button !== 0 || id === null) {
+  if (event.button !== 0 || (event.target as Element).closest('button')) {
     return
   }
+  if (id === null) {
+    bandFrom(event)
+  } else {
+    cardDown(event, id)
+  }
+}
+
+/** Pressing on a chosen card may begin to drag all that are chosen; only letting go chooses it alone. */
+function cardDown(event: PointerEvent, id: number): void {
   const plain = !event.shiftKey && !event.ctrlKey && !event.metaKey
   const wasChosen = selection.set.has(id)
   if (!plain || !wasChosen) {
     choose(event, id)
   }
   if (plain) {
-    cardDrag.press(event, () => {
-      if (wasChosen) {
-        choose(event, id)
-      }
+    drag.press(event, {
+      click: () => wasChosen && choose(event, id),
+      move: ({ to }) => (target.value = targetAt(to)),
+      drop: () => {
+        const gap = target.value?.gap ?? 0
+        target.value = null
+        void arranging.moveTo(gap)
+      },
+      cancel: () => (target.value = null),
     })
+  }
+}
+
+/** Dragging over bare ground chooses what the rectangle touches; with Ctrl, more than was chosen before. */
+function bandFrom(event: PointerEvent): void {
+  const before = event.ctrlKey || event.metaKey || event.shiftKey ? selection.ids : []
+  drag.press(event, {
+    click: () => before.length === 0 && selection.none(),
+    move: (state) => {
+      band.value = rectangle(state)
+      const touched = layout.touchedBy(band.value).map((index) => store.ids[index] as number)
+      selection.of([...new Set([...before, ...touched])])
+    },
+    drop: () => (band.value = null),
+    cancel: () => {
+      band.value = null
+      selection.of(before)
+    },
+  })
+}
+
+function placeText(gap: number): string {
+  return gap === 0 ? 'at the start' : gap === store.ids.length ? 'at the end' : `after frame ${gap}`
+}
+
+function rectangle({ from, to }: DragState): Box {
+  return {
+    x: Math.min(from.x, to.x),
+    y: Math.min(from.y, to.y),
+    width: Math.abs(to.x - from.x),
+    height: Math.abs(to.y - from.y),
   }
 }
 
@@ -80,14 +150,17 @@ function onContextMenu(event: MouseEvent): void {
   if (!selection.set.has(id)) {
     selection.only(id)
   }
-  menuAt.value = [event.clientX, event.clientY]
+  const card = (event.target as Element).closest('[data-frame]') as Element
+  const box = card.getBoundingClientRect()
+  const byKey = event.clientX === 0 && event.clientY === 0
+  menuAt.value = byKey ? [box.left + 20, box.top + 20] : [event.clientX, event.clientY]
   menuOpen.value = true
 }
 
 /** Arrow keys walk over the cards as over files: alone they choose, with Shift they stretch, with Ctrl they only walk. */
 async function onKey(event: KeyboardEvent): Promise<void> {
   const from = selection.focused ?? store.ids[0]
-  if (event.altKey || from === undefined || !grid.value) {
+  if (event.altKey || from === undefined) {
     return
   }
   if (event.ctrlKey && event.key === ' ') {
@@ -95,150 +168,80 @@ async function onKey(event: KeyboardEvent): Promise<void> {
     selection.toggle(from)
     return
   }
-  const to = neighborOf(grid.value, store.ids, from, event.key)
+  const to = layout.neighborOf(store.ids.indexOf(from), event.key)
   if (to === null) {
     return
   }
   event.preventDefault()
+  const id = store.ids[to] as number
   if (event.shiftKey) {
-    selection.extendTo(to)
+    selection.extendTo(id)
   } else if (event.ctrlKey) {
-    selection.focused = to
+    selection.focused = id
   } else {
-    selection.only(to)
+    selection.only(id)
     playhead.playing = false
-    playhead.goTo(store.ids.indexOf(to))
+    playhead.goTo(to)
   }
+  layout.reveal(to)
   await nextTick()
-  grid.value.querySelector<HTMLElement>(`[data-frame="${to}"]`)?.focus()
+  grid.value?.querySelector<HTMLElement>(`[data-frame="${id}"]`)?.focus({ preventScroll: true })
 }
+
+/** The card that Tab leads to: where the keyboard was last, if it is in view. */
+const reachable = computed(() => {
+  const seen = layout.inView.value
+  const focused = seen.find(({ frame }) => frame.id === selection.focused)
+  return (focused ?? seen[0])?.frame.id
+})
 </script>
 
 <template>
   <div class="sheet" v-on="fileDrop.listeners">
     <section class="frames" aria-label="Frames">
       <selection-bar />
-      <div class="scroller" @click.self="selection.none()">
+      <div ref="scroller" class="scroller" @pointerdown="onDown">
         <div v-if="store.frames.length > 0" ref="grid" class="grid" role="listbox" aria-multiselectable="true"
-          aria-label="Frames in playing order" @keydown="onKey" @click.self="selection.none()"
-          @pointerdown="onCardDown" @contextmenu="onContextMenu" @focusin="selection.focused = frameAt($event)">
-          <frame-card v-for="(frame, index) in store.frames" :key="frame.id" :frame="frame" :index="index"
-            :reel="store.reel!.id" :canvas="store.reel!.canvas" :selected="selection.set.has(frame.id)"
-            :dragged="cardDrag.drag.value !== null && selection.set.has(frame.id)"
-            :tabindex="(selection.focused ?? store.ids[0]) === frame.id ? 0 : -1" />
-          <div v-if="cardDrag.drag.value" class="mark" :style="cardDrag.drag.value.mark" />
+          aria-label="Frames in playing order" :style="{ height: `${layout.totalHeight.value}px` }" @keydown="onKey"
+          @contextmenu="onContextMenu" @focusin="selection.focused = frameAt($event)">
+          <frame-card v-for="{ frame, index } in layout.inView.value" :key="frame.id" :frame="frame" :index="index"
+            :reel="store.reel!.id" :canvas="canvas" :picture-height="layout.pictureHeight.value"
+            :selected="selection.set.has(frame.id)"
+            :lifted="(drag.state.value !== null && target !== null && selection.set.has(frame.id)) || arranging.cutIds.has(frame.id)"
+            :style="styleOf(layout.boxOf(index))" :tabindex="reachable === frame.id ? 0 : -1"
+            :aria-setsize="store.frames.length" :aria-posinset="index + 1" />
+        </div>
+        <div v-if="store.frames.length > 0" class="bands">
+          <button v-for="each in layout.bands.value" :key="`${each.run.id} ${each.box.y}`" type="button" class="band"
+            :style="{ ...styleOf(each.box), ...runTone(each.run) }" :title="`Select the run “${each.run.name}”`"
+            @click="selection.run(each.run.id)">{{ each.begins ? each.run.name : `… ${each.run.name}` }}</button>
+          <div v-if="target" class="mark" :style="styleOf(target.mark)" />
+          <div v-if="band" class="rubber" :style="styleOf(band)" />
         </div>
         <div v-else class="empty">
           <h2>No frames yet</h2>
           <p class="quiet">Drop stills here, paste them, or choose them. They come in counting order of their names.</p>
-          <add-stills :to="{ reel: store.reel!.id, at: 0 }" prominent />
+          <add-stills :to="store.reel!.id" />
         </div>
       </div>
-      <div v-if="cardDrag.drag.value" class="ghost" :style="cardDrag.drag.value.ghost">
-        {{ selection.ids.length === 1 ? '1 frame' : `${selection.ids.length} frames` }}
+      <size-slider v-if="store.frames.length > 0" v-model="cardWidth" class="sizes" />
+      <div v-if="target && drag.state.value" class="ghost"
+        :style="{ left: `${drag.state.value.clientX + 14}px`, top: `${drag.state.value.clientY + 10}px` }">
+        {{ framesText(selection.ids.length) }} {{ placeText(target.gap) }}
       </div>
-      <div v-if="fileDrop.over.value" class="drop-here">Drop to add them after the selection</div>
+      <div v-if="fileDrop.over.value" class="drop-here"><span>{{ target ? `Drop to add them ${placeText(target.gap)}` : 'Drop to begin'
+          }}</span></div>
     </section>
     <aside class="side" aria-label="Player and time">
       <loop-player />
-      <delay-panel />
+      <time-panel />
+      <notice-list />
     </aside>
     <v-menu v-model="menuOpen" :target="menuAt">
-      <v-list density="compact" :aria-label="'Selection'">
-        <v-list-item v-for="action in ACTIONS" :key="action.label" :prepend-icon="action.icon" :title="action.label"
-          @click="action.run" />
-      </v-list>
+      <action-list :groups="groups" label="Selection" />
     </v-menu>
+    <sheet-dialogs />
   </div>
 </template>
 
-<style scoped>
-.sheet {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) clamp(320px, 32vw, 560px);
-  height: 100%;
-}
-
-.frames {
-  position: relative;
-  display: grid;
-  grid-template-rows: auto minmax(0, 1fr);
-  min-height: 0;
-}
-
-.scroller {
-  overflow-y: auto;
-  padding: 4px 20px 20px;
-}
-
-.grid {
-  position: relative;
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(clamp(118px, 9.4vw, 190px), 1fr));
-  gap: 10px;
-}
-
-.mark {
-  position: absolute;
-  width: 4px;
-  border-radius: 2px;
-  background: var(--rein);
-  pointer-events: none;
-}
-
-.ghost {
-  position: fixed;
-  z-index: 10;
-  padding: 6px 14px;
-  border-radius: 8px;
-  background: var(--ink);
-  color: var(--card);
-  font-weight: 650;
-  pointer-events: none;
-}
-
-.drop-here {
-  position: absolute;
-  inset: 8px;
-  display: grid;
-  place-content: center;
-  border: 3px dashed var(--rein);
-  border-radius: 14px;
-  background: color-mix(in srgb, var(--paper) 82%, transparent);
-  font: 650 20px var(--v-font-heading);
-  pointer-events: none;
-}
-
-.empty {
-  display: grid;
-  height: 100%;
-  place-content: center;
-  justify-items: center;
-  gap: 8px;
-  text-align: center;
-}
-
-.side {
-  display: grid;
-  align-content: start;
-  gap: 16px;
-  overflow-y: auto;
-  padding: 14px 20px 20px;
-  background: var(--card);
-  border-left: 1px solid var(--line);
-}
-
-@media (max-width: 1080px) {
-  .sheet {
-    grid-template-columns: minmax(0, 1fr) 300px;
-  }
-
-  .scroller {
-    padding: 4px 12px 12px;
-  }
-
-  .side {
-    padding: 12px;
-  }
-}
-</style>
+<style scoped src="./sheet.css"></style>

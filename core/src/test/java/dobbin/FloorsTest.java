@@ -14,8 +14,21 @@ import org.junit.jupiter.params.provider.MethodSource;
 /** The core's packages from the ground up: each imports only from floors below it. */
 class FloorsTest {
     private static final List<String> FLOORS = List.of(
-            "color", "raster", "still", "palette", "dither", "gif", "timing", "gather", "reel", "edit", "render",
-            "slim", "inspect", "skerry");
+            "color",
+            "raster",
+            "lettering",
+            "still",
+            "palette",
+            "dither",
+            "gif",
+            "timing",
+            "gather",
+            "reel",
+            "edit",
+            "render",
+            "slim",
+            "inspect",
+            "skerry");
     private static final JavaClasses CORE =
             new ClassFileImporter(List.of(new ImportOption.DoNotIncludeTests())).importPackages("dobbin");
 

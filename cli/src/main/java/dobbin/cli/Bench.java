@@ -11,7 +11,6 @@ import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.reel.Frame;
 import dobbin.reel.Reel;
-import dobbin.reel.Still;
 import dobbin.render.Pictures;
 import dobbin.skerry.SkerryPoint;
 import dobbin.slim.Delivered;
@@ -114,8 +113,7 @@ final class Bench implements Callable<Integer> {
         List<NewStill> stills = new ArrayList<>();
         for (int i = 0; i < rasters.size(); i++) {
             String picture = String.format("%064x", i);
-            stills.add(new NewStill(
-                    new Still(picture, "Sunrise " + i, rasters.get(i).size()), DELAY_MILLIS));
+            stills.add(new NewStill(picture, "Sunrise " + i, rasters.get(i).size(), DELAY_MILLIS));
         }
         return new Loop(reel(stills), (picture, level) -> rasters.get(Integer.parseInt(picture.substring(56), 16)));
     }

@@ -3,7 +3,6 @@ package dobbin.cli;
 import dobbin.edit.NewStill;
 import dobbin.gather.FileOpener;
 import dobbin.raster.Raster;
-import dobbin.reel.Still;
 import dobbin.render.Pictures;
 import dobbin.still.CountingOrder;
 import dobbin.still.DecodeLimits;
@@ -72,7 +71,7 @@ final class StillsFolder {
         FileOpener.open(bytes, DecodeLimits.USUAL, gathered -> {
             String picture = String.format("%064x", stills.size());
             rasters.put(picture, gathered.raster());
-            stills.add(new NewStill(new Still(picture, name, gathered.size()), gathered.delayMillis()));
+            stills.add(new NewStill(picture, name, gathered.size(), gathered.delayMillis()));
         });
         FileOpener.noteOn(bytes, name).ifPresent(note -> problems.println("note: “" + name + "” " + note));
     }

@@ -5,19 +5,46 @@ import dobbin.reel.Reel;
 
 /** One change to a reel, as a value. The same edit on the same reel gives the same reel, always. */
 public sealed interface Edit
-        permits AddStills,
+        permits AddCard,
+                AddStills,
+                AddToDelays,
+                ChangeCard,
                 CopyFrames,
+                DismissNotice,
+                FitTotal,
+                LeaveOut,
+                MergeFrames,
                 MoveFrames,
+                NameRun,
+                PasteFrames,
                 RemoveFrames,
                 Rename,
+                RenameRun,
+                RepeatFrames,
+                ReplacePicture,
                 ReverseFrames,
+                ScaleDelays,
                 SetBudget,
+                SetCanvas,
                 SetDelay,
                 SetDelivery,
-                SetPlays {
+                SetFit,
+                SetPlays,
+                SortByName,
+                ThereAndBack,
+                ThinFrames,
+                UnnameRun {
 
     /** Gives the changed reel, or throws {@link OutOfRange}, which {@link #apply} turns into a refusal. */
     Reel applyTo(Reel reel);
+
+    /**
+     * @return whether it can be done after edits it knows nothing of, wherever what it names still is there; false for
+     *     one that states several things at once and would undo what others set
+     */
+    default boolean fitsAnyState() {
+        return true;
+    }
 
     /** @return what the edit does to {@code reel}, in a few words for the undo button: "Reverse 6 frames" */
     String title(Reel reel);

@@ -1,7 +1,6 @@
 package dobbin.edit;
 
 import dobbin.reel.Frame;
-import dobbin.reel.Ranges;
 import dobbin.reel.Reel;
 import java.util.ArrayList;
 import java.util.List;
@@ -9,10 +8,9 @@ import java.util.List;
 /**
  * Takes frames out and puts them in elsewhere, together and in playing order.
  *
- * @param to the gap they go into, counted before anything is taken out: 0 is before the first frame, the number of
- *     frames is after the last
+ * @param after the frame they go after, which may be one of them; 0 for before all
  */
-public record MoveFrames(List<Integer> frames, int to) implements Edit {
+public record MoveFrames(List<Integer> frames, int after) implements Edit {
     public MoveFrames {
         frames = List.copyOf(frames);
     }
@@ -20,16 +18,16 @@ public record MoveFrames(List<Integer> frames, int to) implements Edit {
     @Override
     public Reel applyTo(Reel reel) {
         Chosen chosen = Chosen.of(reel, frames);
-        Ranges.check("to", to, 0, reel.frames().size());
+        int gap = Gap.index(reel, after);
         List<Frame> moved = new ArrayList<>();
-        reel.frames().subList(0, to).stream()
+        reel.frames().subList(0, gap).stream()
                 .filter(frame -> !chosen.has(frame))
                 .forEach(moved::add);
         moved.addAll(chosen.frames());
-        reel.frames().subList(to, reel.frames().size()).stream()
+        reel.frames().subList(gap, reel.frames().size()).stream()
                 .filter(frame -> !chosen.has(frame))
                 .forEach(moved::add);
-        return reel.withFrames(moved);
+        return reel.withFrames(Bands.settled(moved, chosen::has));
     }
 
     @Override

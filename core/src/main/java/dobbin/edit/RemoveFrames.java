@@ -11,9 +11,7 @@ public record RemoveFrames(List<Integer> frames) implements Edit {
 
     @Override
     public Reel applyTo(Reel reel) {
-        Chosen chosen = Chosen.of(reel, frames);
-        return reel.withFrames(
-                reel.frames().stream().filter(frame -> !chosen.has(frame)).toList());
+        return reel.withFrames(Chosen.of(reel, frames).others());
     }
 
     @Override

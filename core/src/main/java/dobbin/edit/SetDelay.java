@@ -15,10 +15,7 @@ public record SetDelay(List<Integer> frames, int delayMillis) implements Edit {
 
     @Override
     public Reel applyTo(Reel reel) {
-        Chosen chosen = Chosen.of(reel, frames);
-        return reel.withFrames(reel.frames().stream()
-                .map(frame -> chosen.has(frame) ? frame.withDelay(delayMillis) : frame)
-                .toList());
+        return reel.withFrames(Chosen.of(reel, frames).each(frame -> frame.withDelay(delayMillis)));
     }
 
     @Override

@@ -12,6 +12,11 @@ public record SetDelivery(int width, int colors, Dither dither, String matte) im
     }
 
     @Override
+    public boolean fitsAnyState() {
+        return false;
+    }
+
+    @Override
     public String title(Reel reel) {
         Delivery before = reel.delivery();
         if (width != before.width()) {

@@ -6,11 +6,12 @@ import java.util.Arrays;
  * A loop's changes, step by step.
  *
  * @param changes for each frame, how much it differs from the one before it, 0 to 1; the first from the last
+ * @param usual the median of the steps other than the seam
  * @param seamRatio how large the jump from last to first is against the loop's usual step, 1 meaning no larger; 0 where
  *     nothing moves
  * @param seam the same as a verdict
  */
-public record Rhythm(double[] changes, double seamRatio, Seam seam) {
+public record Rhythm(double[] changes, double usual, double seamRatio, Seam seam) {
     /** What the jump from the last frame to the first looks like. */
     public enum Seam {
         /** Too few frames to have one. */
@@ -25,18 +26,20 @@ public record Rhythm(double[] changes, double seamRatio, Seam seam) {
         JUMP
     }
 
-    private static final double NOTHING = 0.0005;
+    /** Less than this is no change. */
+    static final double NOTHING = 0.0005;
+
     private static final double HARDLY_MORE = 1.6;
     private static final double MUCH_MORE = 4;
 
     /** @param changes as in the record; the first is the seam */
     public static Rhythm of(double[] changes) {
         if (changes.length < 2) {
-            return new Rhythm(changes, 0, Seam.NONE);
+            return new Rhythm(changes, 0, 0, Seam.NONE);
         }
         double usual = median(Arrays.copyOfRange(changes, 1, changes.length));
         double ratio = changes[0] / Math.max(usual, NOTHING);
-        return new Rhythm(changes, ratio, verdict(changes[0], usual, ratio));
+        return new Rhythm(changes, usual, ratio, verdict(changes[0], usual, ratio));
     }
 
     private static Seam verdict(double seam, double usual, double ratio) {

@@ -19,9 +19,12 @@ final class FilterTaps {
         this.longest = longest;
     }
 
-    /** @return the taps that bring {@code sourceLength} samples to {@code length} */
-    static FilterTaps of(int sourceLength, int length) {
-        double step = (double) sourceLength / length;
+    /**
+     * @param from where in the source the output begins, and {@code span} how much of it it shows, in samples
+     * @return the taps that bring that part of {@code sourceLength} samples to {@code length}
+     */
+    static FilterTaps of(int sourceLength, double from, double span, int length) {
+        double step = span / length;
         double widening = Math.max(1, step);
         double reach = RADIUS * widening;
         int[] firsts = new int[length];
@@ -29,7 +32,7 @@ final class FilterTaps {
         float[] weights = new float[(int) (length * Math.min(sourceLength, Math.ceil(2 * reach) + 1))];
         int longest = 0;
         for (int i = 0; i < length; i++) {
-            double center = (i + 0.5) * step - 0.5;
+            double center = from + (i + 0.5) * step - 0.5;
             int first = Math.max(0, (int) Math.ceil(center - reach));
             int last = Math.min(sourceLength - 1, (int) Math.floor(center + reach));
             firsts[i] = first;

@@ -18,12 +18,17 @@ public final class Resampler {
 
     /** @return {@code source} at {@code size}; the very same raster where that is its size already */
     public static Raster resize(Raster source, Size size) {
-        if (source.size().equals(size)) {
+        return resize(source, Region.all(source.size()), size);
+    }
+
+    /** @return the {@code region} of {@code source} at {@code size}; what lies around it counts at its edges */
+    public static Raster resize(Raster source, Region region, Size size) {
+        if (source.size().equals(size) && region.equals(Region.all(size))) {
             return source;
         }
         int channels = source.isOpaque() ? 3 : 4;
-        FilterTaps across = FilterTaps.of(source.width(), size.width());
-        FilterTaps down = FilterTaps.of(source.height(), size.height());
+        FilterTaps across = FilterTaps.of(source.width(), region.x(), region.width(), size.width());
+        FilterTaps down = FilterTaps.of(source.height(), region.y(), region.height(), size.height());
         float[][] ring = new float[down.longest()][source.width() * channels];
         float[] column = new float[source.width() * channels];
         float[] row = new float[size.width() * channels];

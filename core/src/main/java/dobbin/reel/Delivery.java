@@ -27,9 +27,7 @@ public record Delivery(int width, int colors, Dither dither, String matte) {
         if (dither == null) {
             throw new OutOfRange("dither", "must be given");
         }
-        if (matte == null || !matte.matches("|[0-9a-fA-F]{6}")) {
-            throw new OutOfRange("matte", "must be six hexadecimal digits, or empty");
-        }
+        Ranges.checkColorOrNone("matte", matte);
     }
 
     /** @return what a new reel with this canvas is delivered as, until someone chooses */

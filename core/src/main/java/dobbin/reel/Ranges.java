@@ -9,6 +9,7 @@ public final class Ranges {
     public static final int MAX_FRAMES = 2_000;
     public static final int MAX_PLAYS = 1_000;
     public static final int MAX_SIDE = 30_000;
+    public static final int MAX_DISMISSED = 500;
     public static final int MAX_NAME_LENGTH = 120;
     public static final int MIN_BUDGET_BYTES = 1_000;
     public static final int MAX_BUDGET_BYTES = 1_000_000_000;
@@ -31,6 +32,20 @@ public final class Ranges {
             throw new OutOfRange(field, "must have 1 to " + MAX_NAME_LENGTH + " characters");
         }
         return stripped;
+    }
+
+    /** @throws OutOfRange unless {@code color} is six hexadecimal digits */
+    public static void checkColor(String field, String color) {
+        if (color == null || !color.matches("[0-9a-fA-F]{6}")) {
+            throw new OutOfRange(field, "must be six hexadecimal digits");
+        }
+    }
+
+    /** As above, but may be empty. */
+    public static void checkColorOrNone(String field, String color) {
+        if (color == null || !color.isEmpty()) {
+            checkColor(field, color);
+        }
     }
 
     private static String grouped(long value) {

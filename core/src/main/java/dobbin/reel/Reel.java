@@ -1,8 +1,11 @@
 package dobbin.reel;
 
 import dobbin.raster.Size;
+import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -10,65 +13,97 @@ import java.util.stream.Collectors;
  * A loop in the making.
  *
  * @param frames in playing order, at most 2,000, ids all different
+ * @param runs those that frames belong to; the frames of one follow one another
  * @param budgetBytes what the delivered file should stay under
- * @param nextFrameId the id the next new frame gets, above all that were ever given
+ * @param dismissed keys of the notices that were read and are not to be shown again, at most 500
+ * @param nextId what the next new frame or run gets, above all that were ever given
  */
 public record Reel(
         String name,
         Size canvas,
         List<Frame> frames,
+        List<Run> runs,
         Plays plays,
         Delivery delivery,
         int budgetBytes,
-        int nextFrameId) {
+        List<String> dismissed,
+        int nextId) {
     private static final Size FIRST_CANVAS = new Size(480, 320);
     private static final int FIRST_BUDGET_BYTES = 1_000_000;
+    private static final int MAX_DELIVERED_PIXELS = 40_000_000;
 
     public Reel {
         name = Ranges.checkName("name", name);
         frames = List.copyOf(frames);
+        runs = List.copyOf(runs);
+        dismissed = List.copyOf(dismissed);
         Ranges.check("frames", frames.size(), 0, Ranges.MAX_FRAMES);
         Ranges.check("budgetBytes", budgetBytes, Ranges.MIN_BUDGET_BYTES, Ranges.MAX_BUDGET_BYTES);
-        Set<Integer> ids = new HashSet<>();
-        for (Frame frame : frames) {
-            if (!ids.add(frame.id()) || frame.id() >= nextFrameId) {
-                throw new OutOfRange("frames", "must have ids that are all different and below " + nextFrameId);
-            }
+        Ranges.check("dismissed", dismissed.size(), 0, Ranges.MAX_DISMISSED);
+        Ranges.check("width", canvas.width(), 1, Ranges.MAX_SIDE);
+        Ranges.check("height", canvas.height(), 1, Ranges.MAX_SIDE);
+        if (canvas.withWidth(delivery.width()).area() > MAX_DELIVERED_PIXELS) {
+            throw new OutOfRange("width", "of " + delivery.width() + " makes pictures of this canvas too high");
         }
+        checkFrames(frames, nextId);
+        checkRuns(frames, runs);
     }
 
     /** @return a reel without frames; its canvas is settled by the first stills it gets */
     public static Reel empty(String name) {
         Delivery delivery = Delivery.usualFor(FIRST_CANVAS);
-        return new Reel(name, FIRST_CANVAS, List.of(), Plays.FOREVER, delivery, FIRST_BUDGET_BYTES, 1);
+        return new Reel(
+                name, FIRST_CANVAS, List.of(), List.of(), Plays.FOREVER, delivery, FIRST_BUDGET_BYTES, List.of(), 1);
     }
 
     public Reel withName(String newName) {
-        return new Reel(newName, canvas, frames, plays, delivery, budgetBytes, nextFrameId);
+        return new Reel(newName, canvas, frames, runs, plays, delivery, budgetBytes, dismissed, nextId);
     }
 
     public Reel withFrames(List<Frame> newFrames) {
-        return withFrames(newFrames, nextFrameId);
+        return withFrames(newFrames, nextId);
     }
 
-    public Reel withFrames(List<Frame> newFrames, int newNextFrameId) {
-        return new Reel(name, canvas, newFrames, plays, delivery, budgetBytes, newNextFrameId);
+    /** Runs that no frame belongs to any more are gone. */
+    public Reel withFrames(List<Frame> newFrames, int newNextId) {
+        return with(newFrames, runs, newNextId);
+    }
+
+    /** As above, with {@code newRuns} for those it has. */
+    public Reel with(List<Frame> newFrames, List<Run> newRuns, int newNextId) {
+        Set<Integer> used = newFrames.stream().map(Frame::run).collect(Collectors.toSet());
+        List<Run> kept = newRuns.stream().filter(run -> used.contains(run.id())).toList();
+        return new Reel(name, canvas, newFrames, kept, plays, delivery, budgetBytes, dismissed, newNextId);
     }
 
     public Reel withCanvas(Size newCanvas, Delivery newDelivery) {
-        return new Reel(name, newCanvas, frames, plays, newDelivery, budgetBytes, nextFrameId);
+        return new Reel(name, newCanvas, frames, runs, plays, newDelivery, budgetBytes, dismissed, nextId);
     }
 
     public Reel withPlays(Plays newPlays) {
-        return new Reel(name, canvas, frames, newPlays, delivery, budgetBytes, nextFrameId);
+        return new Reel(name, canvas, frames, runs, newPlays, delivery, budgetBytes, dismissed, nextId);
     }
 
     public Reel withDelivery(Delivery newDelivery) {
-        return new Reel(name, canvas, frames, plays, newDelivery, budgetBytes, nextFrameId);
+        return new Reel(name, canvas, frames, runs, plays, newDelivery, budgetBytes, dismissed, nextId);
     }
 
     public Reel withBudget(int newBudgetBytes) {
-        return new Reel(name, canvas, frames, plays, delivery, newBudgetBytes, nextFrameId);
+        return new Reel(name, canvas, frames, runs, plays, delivery, newBudgetBytes, dismissed, nextId);
+    }
+
+    public Reel withDismissed(List<String> newDismissed) {
+        return new Reel(name, canvas, frames, runs, plays, delivery, budgetBytes, newDismissed, nextId);
+    }
+
+    /** @return the frames that play, which are those not left out */
+    public List<Frame> loop() {
+        return frames.stream().filter(frame -> !frame.leftOut()).toList();
+    }
+
+    /** @return the delays of the frames that play */
+    public int[] loopDelaysMillis() {
+        return loop().stream().mapToInt(Frame::delayMillis).toArray();
     }
 
     /** @return the size of the delivered file's pictures */
@@ -76,12 +111,38 @@ public record Reel(
         return canvas.withWidth(delivery.width());
     }
 
-    public int[] delaysMillis() {
-        return frames.stream().mapToInt(Frame::delayMillis).toArray();
-    }
-
     /** @return the names of all pictures the document uses */
     public Set<String> pictures() {
-        return frames.stream().map(frame -> frame.still().picture()).collect(Collectors.toSet());
+        Set<String> names = new LinkedHashSet<>();
+        for (Frame frame : frames) {
+            if (frame.content() instanceof Still still) {
+                names.add(still.picture());
+            }
+        }
+        return names;
+    }
+
+    private static void checkFrames(List<Frame> frames, int nextId) {
+        Set<Integer> ids = new HashSet<>();
+        for (Frame frame : frames) {
+            if (!ids.add(frame.id()) || frame.id() >= nextId) {
+                throw new OutOfRange("frames", "must have ids that are all different and below " + nextId);
+            }
+        }
+    }
+
+    private static void checkRuns(List<Frame> frames, List<Run> runs) {
+        Map<Integer, Integer> lastPlaces = new HashMap<>();
+        for (int i = 0; i < frames.size(); i++) {
+            int run = frames.get(i).run();
+            Integer last = run == Run.NONE ? null : lastPlaces.put(run, i);
+            if (last != null && last != i - 1) {
+                throw new OutOfRange("runs", "must each be of frames that follow one another");
+            }
+        }
+        Set<Integer> named = runs.stream().map(Run::id).collect(Collectors.toSet());
+        if (named.size() != runs.size() || !named.equals(lastPlaces.keySet())) {
+            throw new OutOfRange("runs", "must be those that frames belong to");
+        }
     }
 }

@@ -8,8 +8,9 @@ import dobbin.raster.Size;
  * @param picture which one: the SHA-256 of its bytes, 64 hexadecimal digits
  * @param name of the file it came from
  * @param size of the upright picture in that file
+ * @param fit how it lies on the canvas
  */
-public record Still(String picture, String name, Size size) {
+public record Still(String picture, String name, Size size, Fit fit) implements FrameContent {
     public Still {
         if (!picture.matches("[0-9a-f]{64}")) {
             throw new OutOfRange("picture", "must be 64 hexadecimal digits");
@@ -17,6 +18,13 @@ public record Still(String picture, String name, Size size) {
         name = Ranges.checkName("name", name.length() > Ranges.MAX_NAME_LENGTH ? shortened(name) : name);
         Ranges.check("width", size.width(), 1, Ranges.MAX_SIDE);
         Ranges.check("height", size.height(), 1, Ranges.MAX_SIDE);
+        if (fit == null) {
+            throw new OutOfRange("fit", "must be given");
+        }
+    }
+
+    public Still withFit(Fit newFit) {
+        return new Still(picture, name, size, newFit);
     }
 
     /** The end of a name tells frames apart, so its middle goes. */

@@ -2,7 +2,9 @@ package dobbin.render;
 
 import dobbin.reel.ContentName;
 import dobbin.reel.Frame;
+import dobbin.reel.FrameContent;
 import dobbin.reel.Reel;
+import dobbin.reel.Still;
 
 /**
  * Short names for what things look like, made of all they depend on: equal names, equal pictures. They make addresses
@@ -29,13 +31,18 @@ public final class Looks {
     }
 
     private static String drawing(Reel reel, Frame frame) {
-        return "drawing-1 " + reel.canvas() + " inside " + frame.still().picture() + ' '
-                + frame.still().size();
+        return "drawing-2 " + reel.canvas() + ' ' + ingredients(frame.content());
+    }
+
+    private static String ingredients(FrameContent content) {
+        return content instanceof Still still
+                ? still.picture() + ' ' + still.size() + ' ' + still.fit()
+                : content.toString();
     }
 
     private static String loop(Reel reel) {
         StringBuilder inputs = new StringBuilder("loop-1 " + reel.plays().times());
-        for (Frame frame : reel.frames()) {
+        for (Frame frame : reel.loop()) {
             inputs.append('\n').append(frame.delayMillis()).append(' ').append(drawing(reel, frame));
         }
         return inputs.toString();

@@ -2,40 +2,82 @@ package dobbin.render;
 
 import dobbin.raster.Compositor;
 import dobbin.raster.Raster;
+import dobbin.raster.Region;
 import dobbin.raster.Resampler;
 import dobbin.raster.Size;
+import dobbin.reel.Card;
 import dobbin.reel.Frame;
 import dobbin.reel.Reel;
 import dobbin.reel.Still;
+import java.util.Arrays;
 
 /** Frames to pictures. The same frame, canvas and pictures give the same pixels, whoever asks. */
 public final class Renderer {
     private Renderer() {}
 
     /**
-     * Draws {@code frame} as it shows on the canvas of {@code reel}, scaled to {@code size}. A still of another ratio is
-     * fitted inside and centered; what it does not cover is transparent.
+     * Draws {@code frame} as it shows on the canvas of {@code reel}, scaled to {@code size}. What a still does not cover
+     * has its background, or is transparent.
      *
      * @param size of the canvas's ratio, but for rounding
      */
     public static Raster draw(Reel reel, Frame frame, Pictures pictures, Size size) {
-        Size fitted = fittedSize(frame.still(), reel.canvas(), size);
-        Raster picture = pictures.raster(frame.still().picture(), Level.forDrawing(fitted));
-        Raster scaled = Resampler.resize(picture, fitted);
-        if (fitted.equals(size)) {
+        return frame.content() instanceof Still still
+                ? draw(still, reel.canvas(), pictures, size)
+                : CardPainter.draw((Card) frame.content(), reel.canvas(), size);
+    }
+
+    private static Raster draw(Still still, Size canvas, Pictures pictures, Size size) {
+        Region place = still.fit().place(still.size(), canvas);
+        double across = (double) size.width() / canvas.width();
+        double down = (double) size.height() / canvas.height();
+        Span columns = Span.of(place.x() * across, place.width() * across, size.width());
+        Span rows = Span.of(place.y() * down, place.height() * down, size.height());
+        if (columns.seen() <= 0 || rows.seen() <= 0) {
+            return Raster.filled(size, background(still));
+        }
+        Raster picture = pictures.raster(still.picture(), Level.forDrawing(new Size(columns.length(), rows.length())));
+        Region region = new Region(
+                columns.hidden(picture.width()), rows.hidden(picture.height()),
+                columns.shown(picture.width()), rows.shown(picture.height()));
+        Raster scaled = Resampler.resize(picture, region, new Size(columns.seen(), rows.seen()));
+        if (scaled.size().equals(size) && (scaled.isOpaque() || background(still) == 0)) {
             return scaled;
         }
         int[] argb = new int[Math.toIntExact(size.area())];
-        int x = (size.width() - fitted.width()) / 2;
-        int y = (size.height() - fitted.height()) / 2;
-        Compositor.over(scaled, x, y, argb, size);
+        Arrays.fill(argb, background(still));
+        Compositor.over(scaled, columns.from(), rows.from(), argb, size);
         return Raster.of(size, argb);
     }
 
-    /** A still of the canvas's own ratio covers all of it, even where rounding would leave a pixel. */
-    private static Size fittedSize(Still still, Size canvas, Size size) {
-        boolean sameRatio = (long) still.size().width() * canvas.height()
-                == (long) still.size().height() * canvas.width();
-        return sameRatio ? size : still.size().fittedInside(size);
+    private static int background(Still still) {
+        return CardPainter.argb(still.fit().background());
+    }
+
+    /**
+     * Where a picture lies along one axis, in whole pixels.
+     *
+     * @param start where it begins, which may be before the canvas does
+     * @param from what is seen of it, to {@code to}
+     */
+    private record Span(int start, int length, int from, int to) {
+        static Span of(double start, double length, int canvas) {
+            int begin = (int) Math.round(start);
+            int whole = (int) Math.max(1, Math.round(start + length) - begin);
+            return new Span(begin, whole, Math.max(0, begin), Math.min(canvas, begin + whole));
+        }
+
+        int seen() {
+            return to - from;
+        }
+
+        /** @return how much of {@code pictureLength} is cut away before what is seen */
+        double hidden(int pictureLength) {
+            return (double) (from - start) / length * pictureLength;
+        }
+
+        double shown(int pictureLength) {
+            return (double) seen() / length * pictureLength;
+        }
     }
 }

@@ -1,8 +1,8 @@
 package dobbin.skerry;
 
+import dobbin.lettering.Typeface;
 import java.awt.Color;
 import java.awt.Font;
-import java.awt.FontFormatException;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
 import java.awt.Shape;
@@ -12,9 +12,6 @@ import java.awt.geom.Ellipse2D;
 import java.awt.geom.Path2D;
 import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -33,7 +30,7 @@ final class FerryBanner {
     private FerryBanner() {}
 
     static List<DemoFile> files() {
-        Font font = font();
+        Font font = Typeface.PLAIN.font(1);
         List<DemoFile> files = new ArrayList<>();
         for (int number = 1; number <= FRAMES; number++) {
             files.add(new DemoFile("Ferry banner (" + number + ").png", Files.png(draw(number - 1, font))));
@@ -104,15 +101,5 @@ final class FerryBanner {
         Shape outline = font.createGlyphVector(plain, words).getOutline();
         pen.setColor(color);
         pen.fill(AffineTransform.getTranslateInstance(x, baseline).createTransformedShape(outline));
-    }
-
-    private static Font font() {
-        try (InputStream file = FerryBanner.class.getResourceAsStream("Figtree-Bold.ttf")) {
-            return Font.createFont(Font.TRUETYPE_FONT, file);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        } catch (FontFormatException e) {
-            throw new IllegalStateException("The font shipped with the application is damaged", e);
-        }
     }
 }

@@ -8,6 +8,7 @@ import dobbin.palette.PaletteBuilder;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.reel.Delivery;
+import dobbin.reel.Frame;
 import dobbin.reel.Reel;
 import dobbin.render.Pictures;
 import dobbin.render.Renderer;
@@ -31,19 +32,19 @@ public final class Slim {
     }
 
     /**
-     * @throws IllegalArgumentException where the reel has no frames
+     * @throws IllegalArgumentException where the reel has no frames in its loop
      * @throws java.util.concurrent.CancellationException from {@code progress}
      */
     public Delivered deliver(Reel reel, Pictures pictures, Progress progress) {
-        if (reel.frames().isEmpty()) {
-            throw new IllegalArgumentException("A reel without frames has no file");
+        List<Frame> frames = reel.loop();
+        if (frames.isEmpty()) {
+            throw new IllegalArgumentException("A reel without frames in its loop has no file");
         }
         Delivery how = reel.delivery();
         Size size = reel.deliveredSize();
-        FrameWork work =
-                new FrameWork(executor, progress, PASSES * reel.frames().size());
+        FrameWork work = new FrameWork(executor, progress, PASSES * frames.size());
         List<Raster> drawn =
-                work.each(reel.frames(), frame -> Matte.apply(Renderer.draw(reel, frame, pictures, size), how.matte()));
+                work.each(frames, frame -> Matte.apply(Renderer.draw(reel, frame, pictures, size), how.matte()));
 
         Palette palette = palette(drawn, how.colors(), work);
         NearestColor nearest = new NearestColor(palette);
@@ -64,7 +65,7 @@ public final class Slim {
     }
 
     private static byte[] write(Reel reel, Size size, Palette palette, List<byte[]> indexed, FrameWork work) {
-        int[] hundredths = Hundredths.apportion(reel.delaysMillis());
+        int[] hundredths = Hundredths.apportion(reel.loopDelaysMillis());
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         try (GifWriter writer = new GifWriter(bytes, size, palette, reel.plays().times())) {
             for (int i = 0; i < indexed.size(); i++) {

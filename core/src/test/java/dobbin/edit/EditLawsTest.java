@@ -4,8 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dobbin.reel.Frame;
 import dobbin.reel.Reel;
-import java.util.ArrayList;
-import java.util.Collections;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.IntStream;
@@ -18,67 +17,116 @@ class EditLawsTest {
         return IntStream.range(0, 60);
     }
 
+    /** A reel that things have been done to: with runs, cards, frames left out. */
+    private static Reel usedReel(Random random) {
+        Reel reel = EditTest.reel(1 + random.nextInt(30));
+        for (int step = 0; step < 25; step++) {
+            reel = afterAnyEdit(reel, random);
+        }
+        return reel.loop().isEmpty() ? EditTest.reel(7) : reel;
+    }
+
+    /** A refusal is fine, and changes nothing; an invalid reel cannot be made and would fail the test. */
+    private static Reel afterAnyEdit(Reel reel, Random random) {
+        try {
+            return Edit.apply(AnyEdit.on(reel, random), reel);
+        } catch (EditRejected refused) {
+            assertThat(refused.field()).isNotEmpty();
+            return reel;
+        }
+    }
+
     @ParameterizedTest(name = "seed {0}")
     @MethodSource("seeds")
     void anySequenceOfEditsKeepsTheReelValid(int seed) {
         Random random = new Random(seed);
         Reel reel = EditTest.reel(1 + random.nextInt(12));
-        for (int step = 0; step < 60; step++) {
-            reel = Edit.apply(anyEdit(random, reel), reel);
-            assertThat(reel.frames()).extracting(Frame::id).doesNotHaveDuplicates();
-            assertThat(reel.frames()).allMatch(frame -> frame.delayMillis() >= 10);
+        for (int step = 0; step < 120; step++) {
+            Reel after = afterAnyEdit(reel, random);
+            assertThat(after.nextId()).isGreaterThanOrEqualTo(reel.nextId());
+            assertThat(after.frames()).extracting(Frame::id).doesNotHaveDuplicates();
+            reel = after;
         }
+    }
+
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void theSameEditOnTheSameReelGivesTheSameReel(int seed) {
+        assertThat(usedReel(new Random(seed))).isEqualTo(usedReel(new Random(seed)));
     }
 
     @ParameterizedTest(name = "seed {0}")
     @MethodSource("seeds")
     void orderEditsKeepTheFrames(int seed) {
         Random random = new Random(seed);
-        Reel before = EditTest.reel(1 + random.nextInt(30));
+        Reel before = usedReel(random);
         Reel after = before;
         for (int step = 0; step < 20; step++) {
-            List<Integer> some = someOf(random, after);
-            int gap = random.nextInt(after.frames().size() + 1);
-            after = Edit.apply(random.nextBoolean() ? new ReverseFrames(some) : new MoveFrames(some, gap), after);
+            after = Edit.apply(AnyEdit.ofOrder(after, random), after);
         }
-        assertThat(after.frames()).containsExactlyInAnyOrderElementsOf(before.frames());
+        assertThat(after.frames().stream().map(frame -> frame.withRun(0)))
+                .containsExactlyInAnyOrderElementsOf(
+                        before.frames().stream().map(frame -> frame.withRun(0)).toList());
     }
 
     @ParameterizedTest(name = "seed {0}")
     @MethodSource("seeds")
-    void copyingThenRemovingTheCopiesChangesNothingButTheNextId(int seed) {
+    void copyingThenRemovingTheCopiesLeavesTheFramesAlone(int seed) {
         Random random = new Random(seed);
-        Reel before = EditTest.reel(1 + random.nextInt(20));
-        Reel copied = Edit.apply(
-                new CopyFrames(
-                        someOf(random, before), random.nextInt(before.frames().size() + 1)),
-                before);
+        Reel before = usedReel(random);
+        Reel copied = Edit.apply(new CopyFrames(AnyEdit.someOf(before, random), AnyEdit.gap(before, random)), before);
         List<Integer> copies = copied.frames().stream()
                 .map(Frame::id)
-                .filter(id -> id >= before.nextFrameId())
+                .filter(id -> id >= before.nextId())
                 .toList();
         assertThat(Edit.apply(new RemoveFrames(copies), copied).frames()).isEqualTo(before.frames());
     }
 
-    private static Edit anyEdit(Random random, Reel reel) {
-        if (reel.frames().isEmpty() || random.nextInt(6) == 0) {
-            int at = random.nextInt(reel.frames().size() + 1);
-            return new AddStills(List.of(EditTest.still("New " + random.nextInt(50), reel.canvas())), at);
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void thinningAndMergingKeepTheTotal(int seed) {
+        Random random = new Random(seed);
+        Reel before = usedReel(random);
+        List<Integer> some = AnyEdit.someOf(before, random);
+        Reel thinned = Edit.apply(new ThinFrames(some, 2 + random.nextInt(5)), before);
+        assertThat(total(thinned)).isEqualTo(total(before));
+        List<Integer> all = thinned.frames().stream().map(Frame::id).toList();
+        if (thinned.loop().size() > 1) {
+            assertThat(total(Edit.apply(new MergeFrames(all), thinned))).isEqualTo(total(before));
         }
-        List<Integer> some = someOf(random, reel);
-        return switch (random.nextInt(5)) {
-            case 0 -> new MoveFrames(some, random.nextInt(reel.frames().size() + 1));
-            case 1 -> new ReverseFrames(some);
-            case 2 -> reel.frames().size() < 500 ? new CopyFrames(some, 0) : new RemoveFrames(some);
-            case 3 -> new RemoveFrames(some);
-            default -> new SetDelay(some, 10 + random.nextInt(3_000));
-        };
     }
 
-    private static List<Integer> someOf(Random random, Reel reel) {
-        List<Integer> ids =
-                new ArrayList<>(reel.frames().stream().map(Frame::id).toList());
-        Collections.shuffle(ids, random);
-        return ids.subList(0, 1 + random.nextInt(ids.size()));
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void repeatingMultipliesTheTimeOfWhatIsRepeated(int seed) {
+        Random random = new Random(seed);
+        Reel before = usedReel(random);
+        List<Integer> run = AnyEdit.runOf(before, random);
+        int times = 2 + random.nextInt(4);
+        long once = before.loop().stream()
+                .filter(frame -> run.contains(frame.id()))
+                .mapToLong(Frame::delayMillis)
+                .sum();
+        Reel after = Edit.apply(new RepeatFrames(run, times), before);
+        assertThat(total(after)).isEqualTo(total(before) + (times - 1) * once);
+        assertThat(after.frames()).hasSize(before.frames().size() + (times - 1) * run.size());
+    }
+
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void fittingATotalIsExact(int seed) {
+        Random random = new Random(seed);
+        Reel before = usedReel(random);
+        List<Integer> all = before.frames().stream().map(Frame::id).toList();
+        int wanted = 10 * before.loop().size() + random.nextInt(90_000);
+        Reel after = Edit.apply(new FitTotal(all, wanted), before);
+        assertThat(total(after)).isEqualTo(wanted);
+        assertThat(after.frames().stream().filter(Frame::leftOut))
+                .containsExactlyElementsOf(
+                        before.frames().stream().filter(Frame::leftOut).toList());
+    }
+
+    private static long total(Reel reel) {
+        return Arrays.stream(reel.loopDelaysMillis()).asLongStream().sum();
     }
 }

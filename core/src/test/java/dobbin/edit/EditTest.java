@@ -21,7 +21,7 @@ class EditTest {
     private static final Size USUAL = new Size(960, 640);
 
     static NewStill still(String name, Size size) {
-        return new NewStill(new Still(String.format("%064x", name.hashCode()), name, size), 0);
+        return new NewStill(String.format("%064x", name.hashCode()), name, size, 0);
     }
 
     /** A reel of frames 1, 2, 3 ... of 100 ms each. */
@@ -44,20 +44,26 @@ class EditTest {
                         List.of(still("IMG_10.jpg", USUAL), still("img_9.jpg", USUAL), still("IMG_2.JPG", USUAL)), 0),
                 Reel.empty("Tide"));
         assertThat(reel.frames())
-                .extracting(frame -> frame.still().name())
+                .extracting(frame -> frame.content().name())
                 .containsExactly("IMG_2.JPG", "img_9.jpg", "IMG_10.jpg");
-        assertThat(reel.delaysMillis()).containsOnly(100);
+        assertThat(reel.loopDelaysMillis()).containsOnly(100);
     }
 
     @Test
     void framesOfOneAnimationKeepTheirOrderAndDelays() {
-        Still light = still("the light.gif", USUAL).still();
-        Still lamp = new Still("f".repeat(64), "the light.gif", USUAL);
+        String light = "e".repeat(64);
+        String lamp = "f".repeat(64);
         Reel reel = Edit.apply(
-                new AddStills(List.of(new NewStill(light, 900), new NewStill(lamp, 0), new NewStill(light, 60)), 0),
+                new AddStills(List.of(animated(light, 900), animated(lamp, 0), animated(light, 60)), 0),
                 Reel.empty("The light"));
-        assertThat(reel.frames()).extracting(Frame::still).containsExactly(light, lamp, light);
-        assertThat(reel.delaysMillis()).containsExactly(900, 100, 60);
+        assertThat(reel.frames())
+                .extracting(frame -> ((Still) frame.content()).picture())
+                .containsExactly(light, lamp, light);
+        assertThat(reel.loopDelaysMillis()).containsExactly(900, 100, 60);
+    }
+
+    private static NewStill animated(String picture, int delayMillis) {
+        return new NewStill(picture, "the light.gif", USUAL, delayMillis);
     }
 
     @Test
@@ -111,17 +117,17 @@ class EditTest {
     void copiesGoWhereToldAndAreFramesOfTheirOwn() {
         Reel copied = Edit.apply(new CopyFrames(List.of(3, 1), 3), reel(4));
         assertThat(ids(copied)).containsExactly(1, 2, 3, 5, 6, 4);
-        assertThat(copied.frames().get(3).still())
-                .isEqualTo(copied.frames().get(0).still());
+        assertThat(copied.frames().get(3).content())
+                .isEqualTo(copied.frames().get(0).content());
         Reel held = Edit.apply(new SetDelay(List.of(5), 700), copied);
-        assertThat(held.delaysMillis()).containsExactly(100, 100, 100, 700, 100, 100);
+        assertThat(held.loopDelaysMillis()).containsExactly(100, 100, 100, 700, 100, 100);
     }
 
     @Test
     void removedFramesAreGoneAndTheirIdsAreNotUsedAgain() {
         Reel removed = Edit.apply(new RemoveFrames(List.of(2, 4)), reel(4));
         assertThat(ids(removed)).containsExactly(1, 3);
-        assertThat(ids(Edit.apply(new CopyFrames(List.of(3), 2), removed))).containsExactly(1, 3, 5);
+        assertThat(ids(Edit.apply(new CopyFrames(List.of(3), 3), removed))).containsExactly(1, 3, 5);
         assertThat(Edit.apply(new RemoveFrames(List.of(1, 2, 3, 4)), reel(4)).frames())
                 .isEmpty();
     }
@@ -156,8 +162,8 @@ class EditTest {
         assertRefused(new SetPlays(-1), "plays", "0 to 1,000");
         assertRefused(new SetBudget(10), "budgetBytes", "1,000 to 1,000,000,000");
         assertRefused(new Rename(" \t"), "name", "1 to 120 characters");
-        assertRefused(new MoveFrames(List.of(1), 6), "to", "0 to 5");
-        assertRefused(new CopyFrames(List.of(1), -1), "to", "0 to 5");
+        assertRefused(new MoveFrames(List.of(1), 6), "after", "no longer in this reel");
+        assertRefused(new CopyFrames(List.of(1), -1), "after", "no longer in this reel");
         assertRefused(new RemoveFrames(List.of()), "frames", "at least one");
         assertRefused(new ReverseFrames(List.of(1, 99)), "frames", "no longer in this reel");
         assertRefused(new AddStills(List.of(), 0), "stills", "at least one");

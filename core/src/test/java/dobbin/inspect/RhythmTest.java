@@ -16,14 +16,18 @@ class RhythmTest {
     void changeIsNoneForEqualsAndOneForBlackAgainstWhite() {
         Raster black = Raster.filled(new Size(4, 4), 0xFF000000);
         Raster white = Raster.filled(new Size(4, 4), 0xFFFFFFFF);
-        assertThat(Change.between(black, black)).isZero();
-        assertThat(Change.between(black, white)).isCloseTo(1, within(1e-4));
+        assertThat(change(black, black)).isZero();
+        assertThat(change(black, white)).isCloseTo(1, within(1e-4));
         int[] quarter = black.argb().clone();
         Arrays.fill(quarter, 0, 4, 0xFFFFFFFF);
-        assertThat(Change.between(black, Raster.of(new Size(4, 4), quarter))).isCloseTo(0.5, within(1e-4));
-        assertThat(Change.between(black, Raster.filled(new Size(4, 4), 0))).isCloseTo(1, within(1e-4));
-        assertThatThrownBy(() -> Change.between(black, Raster.filled(new Size(1, 1), 0)))
+        assertThat(change(black, Raster.of(new Size(4, 4), quarter))).isCloseTo(0.5, within(1e-4));
+        assertThat(change(black, Raster.filled(new Size(4, 4), 0))).isCloseTo(1, within(1e-4));
+        assertThatThrownBy(() -> change(black, Raster.filled(new Size(1, 1), 0)))
                 .isInstanceOf(IllegalArgumentException.class);
+    }
+
+    private static double change(Raster a, Raster b) {
+        return Sample.of(a).changeTo(Sample.of(b));
     }
 
     @ParameterizedTest

@@ -13,7 +13,6 @@ import dobbin.gif.GifReader;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.reel.Reel;
-import dobbin.reel.Still;
 import dobbin.render.Pictures;
 import dobbin.render.Renderer;
 import dobbin.skerry.SkerryPoint;
@@ -32,9 +31,9 @@ class SlimTest {
     private static Reel reel(List<Raster> rasters, int... delays) {
         List<NewStill> stills = new ArrayList<>();
         for (int i = 0; i < rasters.size(); i++) {
-            Still still = new Still(
-                    String.format("%064x", i), "Still " + i, rasters.get(i).size());
-            stills.add(new NewStill(still, delays.length == 0 ? 40 : delays[i]));
+            int delay = delays.length == 0 ? 40 : delays[i];
+            stills.add(new NewStill(
+                    String.format("%064x", i), "Still " + i, rasters.get(i).size(), delay));
         }
         return Edit.apply(new AddStills(stills, 0), Reel.empty("Slim"));
     }

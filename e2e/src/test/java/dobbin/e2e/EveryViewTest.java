@@ -7,6 +7,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.MouseButton;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -15,6 +16,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** What must hold on every view: nothing that axe finds wrong, nothing cut off, nothing essential out of sight. */
 class EveryViewTest {
@@ -56,6 +58,51 @@ class EveryViewTest {
         page.close();
     }
 
+    /** A reel about which there is something to say, and what can be opened over it. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "as it is",
+                "Selection",
+                "Repeat…",
+                "There and back…",
+                "History",
+                "Canvas and fit…",
+                "Title card…",
+                "How it is looked at",
+                "Full view",
+                "Change all",
+                "Speed 1, for looking only"
+            })
+    void axeFindsNothingWrongInWhatOpens(String what) throws IOException {
+        Page page = open("sheet", what.length() % 2 == 0 ? "light" : "dark");
+        Sheet sheet = new Sheet(page);
+        if (!page.getByText("Flood").first().isVisible()) {
+            sheet.chooseFrames(2, 3);
+            page.keyboard().press("n");
+            sheet.answer("Name of the run", "Flood", "Name");
+            sheet.chooseFrames(4);
+            sheet.button("Leave out").click();
+            sheet.card(1).click();
+            sheet.button("Copy").click();
+            assertThat(page.getByLabel("Notices")).isVisible();
+        }
+        switch (what) {
+            case "as it is" -> sheet.chooseFrames(4, 5);
+            case "Selection" -> sheet.card(2).click(new Locator.ClickOptions().setButton(MouseButton.RIGHT));
+            case "Canvas and fit…" -> sheet.more(what);
+            case "Title card…" -> sheet.add(what);
+            default -> {
+                sheet.select("None");
+                sheet.button(what).click();
+            }
+        }
+        page.waitForTimeout(600);
+        page.evaluate(Files.readString(Path.of("node_modules/axe-core/axe.min.js")));
+        assertThat((List<?>) page.evaluate(VIOLATIONS)).isEmpty();
+        page.close();
+    }
+
     @ParameterizedTest
     @CsvSource({
         "shelf, 800, 900",
@@ -80,7 +127,7 @@ class EveryViewTest {
                         page.getByLabel("Delay in ms"),
                         page.locator("button.weight"),
                         page.getByText("Undo"),
-                        page.getByText("Add stills"),
+                        new Sheet(page).button("Add"),
                         page.getByLabel("One frame on"));
             default ->
                 List.of(

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.MouseButton;
 import java.util.Base64;
 import java.util.regex.Pattern;
@@ -18,14 +19,14 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 class EverydayTest {
     /** Makes a file in the page and lets it fall on (or be pasted into) the element, as a browser would. */
     private static final String HAND_OVER = """
-            ([kind, selector, name, base64]) => {
+            ([kind, selector, name, base64, clientX, clientY]) => {
               const bytes = Uint8Array.from(atob(base64), c => c.charCodeAt(0))
               const files = new DataTransfer()
               files.items.add(new File([bytes], name, { type: 'image/png' }))
               const target = selector ? document.querySelector(selector) : window
               const event = kind === 'paste'
                 ? new ClipboardEvent('paste', { clipboardData: files, bubbles: true, cancelable: true })
-                : new DragEvent(kind, { dataTransfer: files, bubbles: true, cancelable: true })
+                : new DragEvent(kind, { dataTransfer: files, bubbles: true, cancelable: true, clientX, clientY })
               target.dispatchEvent(event)
             }""";
 
@@ -47,11 +48,15 @@ class EverydayTest {
     }
 
     private void handOver(String kind, String selector, int number) {
+        handOver(kind, selector, number, 0, 0);
+    }
+
+    private void handOver(String kind, String selector, int number, double x, double y) {
         if (selector != null) {
             page.locator(selector).first().waitFor();
         }
         String base64 = Base64.getEncoder().encodeToString(Stills.png(number).buffer);
-        page.evaluate(HAND_OVER, new Object[] {kind, selector, "Tide " + number + ".png", base64});
+        page.evaluate(HAND_OVER, new Object[] {kind, selector, "Tide " + number + ".png", base64, x, y});
     }
 
     @Test
@@ -63,11 +68,13 @@ class EverydayTest {
         handOver("paste", null, 2);
         sheet.awaitOrder(4, 2);
         handOver("dragenter", ".sheet", 7);
-        assertThat(page.getByText("Drop to add them after the selection")).isVisible();
-        sheet.card(1).click();
+        BoundingBox first = sheet.card(1).boundingBox();
+        handOver("dragover", ".sheet", 7, first.x + first.width, first.y + 20);
+        assertThat(page.getByText("Drop to add them after frame 1")).isVisible();
+        assertThat(page.locator(".mark")).isVisible();
         handOver("drop", ".sheet", 7);
         sheet.awaitOrder(4, 7, 2);
-        assertThat(page.getByText("Drop to add them after the selection")).isHidden();
+        assertThat(page.getByText("Drop to add them")).isHidden();
     }
 
     @Test
@@ -123,21 +130,20 @@ class EverydayTest {
         assertThat(sheet.card(2)).hasAttribute("aria-selected", "false");
         page.keyboard().press("Shift+ArrowRight");
         page.keyboard().press("Shift+ArrowRight");
-        assertThat(page.getByText("3 of 5 frames")).isVisible();
+        sheet.assertSelection("3 of 5 frames · 300 ms");
         page.keyboard().press("Alt+Home");
         sheet.awaitOrder(3, 9, 10, 1, 2);
         page.keyboard().press("Alt+ArrowRight");
         sheet.awaitOrder(1, 3, 9, 10, 2);
         page.keyboard().press("Escape");
-        assertThat(page.getByText("5 frames", new Page.GetByTextOptions().setExact(true)))
-                .isVisible();
+        sheet.assertSelection("5 frames · 500 ms");
     }
 
     @Test
     void theContextMenuActsOnWhatIsUnderIt() {
         sheet.openFive();
         sheet.card(2).click(new Locator.ClickOptions().setButton(MouseButton.RIGHT));
-        page.getByText("Move to the end").click();
+        sheet.choose("To the end");
         sheet.awaitOrder(1, 3, 9, 10, 2);
     }
 
@@ -145,16 +151,16 @@ class EverydayTest {
     void theLoopRunsAtItsPaceAndStepsByHand() {
         sheet.openFive();
         Locator player = page.getByLabel("Player", new Page.GetByLabelOptions().setExact(true));
-        assertThat(player.getByText("true pace · forever")).isVisible();
+        assertThat(player.getByText("plays forever")).isVisible();
         sheet.button("Pause").click();
         sheet.button("To the start").click();
-        assertThat(player.getByText("frame 1 · 100 ms")).isVisible();
+        assertThat(player.getByText("frame 1 of 5 · 0 ms")).isVisible();
         sheet.button("One frame back").click();
-        assertThat(player.getByText("frame 5 · 100 ms")).isVisible();
+        assertThat(player.getByText("frame 5 of 5 · 400 ms")).isVisible();
         int color = Stills.color(10);
         String drawn = (color >> 16 & 255) + " " + (color >> 8 & 255) + " " + (color & 255) + " 255";
         page.waitForFunction(
-                "drawn => [...document.querySelector('canvas').getContext('2d')"
+                "drawn => [...document.querySelector('.stage canvas').getContext('2d')"
                         + ".getImageData(30, 20, 1, 1).data].join(' ') === drawn",
                 drawn);
     }
@@ -188,11 +194,9 @@ class EverydayTest {
         assertThat(page.locator(".v-application.v-theme--dark")).isVisible();
         page.getByLabel("Light colors").click();
         page.keyboard().press("?");
-        assertThat(page.getByText("Copy, and put the copies after the selection"))
-                .isVisible();
+        assertThat(page.getByText("Cut, copy, paste after the selection")).isVisible();
         page.keyboard().press("Escape");
-        assertThat(page.getByText("Copy, and put the copies after the selection"))
-                .isHidden();
+        assertThat(page.getByText("Cut, copy, paste after the selection")).isHidden();
     }
 
     @Test

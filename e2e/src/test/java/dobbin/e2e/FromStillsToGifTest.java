@@ -103,7 +103,7 @@ class FromStillsToGifTest {
         assertThat(panel).containsText("“none.png” is empty.");
         assertThat(panel).containsText("“half.png” is damaged and cannot be read.");
         assertThat(panel).containsText("3 frames added.");
-        assertThat(sheet.card(2)).containsText("other size: 90 × 90");
+        assertThat(sheet.card(2)).containsText("90 × 90");
         panel.getByText("Close").click();
         assertThat(panel).isHidden();
         visit.browser().complaints().removeIf(complaint -> complaint.contains("status of 422"));
@@ -165,8 +165,8 @@ class FromStillsToGifTest {
         page.keyboard().press("ArrowRight");
         assertThat(bar).hasAttribute("aria-valuetext", Pattern.compile("Frame 3 of 5.*"));
 
-        BoundingBox box = bar.boundingBox();
-        double edge = box.x + box.width / 5 - 3;
+        BoundingBox box = page.locator(".rhythm .track").boundingBox();
+        double edge = box.x + box.width / 5 - 1;
         double middle = box.y + box.height / 2;
         page.mouse().move(edge, middle);
         page.mouse().down();

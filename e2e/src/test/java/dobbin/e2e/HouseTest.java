@@ -27,6 +27,7 @@ class HouseTest {
                 .definedBy(
                         "dobbin.color",
                         "dobbin.raster",
+                        "dobbin.lettering",
                         "dobbin.still",
                         "dobbin.palette",
                         "dobbin.dither",

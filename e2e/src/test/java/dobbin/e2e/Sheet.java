@@ -8,6 +8,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
+import com.microsoft.playwright.options.KeyboardModifier;
 import java.util.List;
 import java.util.regex.Pattern;
 
@@ -43,6 +44,65 @@ final class Sheet {
                         AriaRole.BUTTON,
                         new Page.GetByRoleOptions().setName(name).setExact(true))
                 .first();
+    }
+
+    /** Chooses from the menu that is open. */
+    void choose(String entry) {
+        page.locator(".v-menu .v-list-item-title")
+                .getByText(entry, new Locator.GetByTextOptions().setExact(true))
+                .click();
+    }
+
+    void select(String way) {
+        page.locator("button.words").click();
+        choose(way);
+    }
+
+    void more(String action) {
+        button("More to do").click();
+        choose(action);
+    }
+
+    void add(String what) {
+        button("Add").click();
+        choose(what);
+    }
+
+    /** Answers the question that is asked, and waits until it is gone. */
+    void answer(String field, String value, String verb) {
+        Locator dialog = page.locator(".v-dialog .v-card");
+        dialog.getByLabel(field).fill(value);
+        dialog.getByText(verb, new Locator.GetByTextOptions().setExact(true))
+                .last()
+                .click();
+        assertThat(dialog).hasCount(0);
+    }
+
+    void assertSelection(String words) {
+        assertThat(page.locator("button.words")).hasText(words);
+    }
+
+    /** The frames with these numbers, and no others. */
+    void chooseFrames(int... numbers) {
+        card(numbers[0]).click();
+        for (int i = 1; i < numbers.length; i++) {
+            card(numbers[i]).click(new Locator.ClickOptions().setModifiers(List.of(KeyboardModifier.CONTROL)));
+        }
+    }
+
+    /** @return the delays as the cards show them, in ms or s */
+    List<String> delays() {
+        Object found = page.locator("[role=option] .facts > span")
+                .evaluateAll("all => all.map(each => each.firstChild.textContent.trim())");
+        return ((List<?>) found).stream().map(Object::toString).toList();
+    }
+
+    void awaitDelays(String... delays) {
+        page.waitForCondition(() -> delays().equals(List.of(delays)));
+    }
+
+    void awaitUndo(String title) {
+        assertThat(button("Undo")).hasAttribute("title", "Undo: " + title + " (Ctrl + Z)");
     }
 
     void toShare() {

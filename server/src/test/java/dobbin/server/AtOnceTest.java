@@ -18,17 +18,30 @@ class AtOnceTest {
     private static final RunningServer server = new RunningServer();
 
     @Test
-    void ofManyEditsOnOneBaseExactlyOneIsMade() {
+    void ofManyEditsOnOneBaseNoneIsLost() {
         JsonNode reel = server.reelOf(0xFF101830, 0xFFE06848);
         List<CompletableFuture<Answer>> answers = IntStream.range(0, 12)
-                .mapToObj(i -> CompletableFuture.supplyAsync(() -> server.edit(
-                        reel, "{\"type\":\"setDelay\",\"frames\":[1],\"delayMillis\":" + (200 + 10 * i) + "}")))
+                .mapToObj(i -> CompletableFuture.supplyAsync(() ->
+                        server.edit(reel, "{\"type\":\"addToDelays\",\"frames\":[1],\"millis\":" + (1 << i) + "}")))
                 .toList();
-        List<Integer> statuses =
-                answers.stream().map(answer -> answer.join().status()).toList();
-        assertThat(statuses).containsOnly(200, 409).containsOnlyOnce(200);
+        assertThat(answers)
+                .allSatisfy(answer -> assertThat(answer.join().status()).isEqualTo(200));
         JsonNode now = server.get("/api/reels/" + reel.get("id").asString()).json();
-        assertThat(now.get("revision").asInt()).isEqualTo(reel.get("revision").asInt() + 1);
+        assertThat(now.get("revision").asInt()).isEqualTo(reel.get("revision").asInt() + 12);
+        assertThat(now.at("/frames/0/delayMillis").asInt()).isEqualTo(100 + (1 << 12) - 1);
+    }
+
+    @Test
+    void ofManyUndosOnOneBaseExactlyOneIsMade() {
+        JsonNode reel = server.reelOf(0xFF101830, 0xFFE06848);
+        String path = "/api/reels/" + reel.get("id").asString() + "/undo";
+        String base = "{\"base\":" + reel.get("revision").asInt() + "}";
+        List<CompletableFuture<Answer>> answers = IntStream.range(0, 12)
+                .mapToObj(i -> CompletableFuture.supplyAsync(() -> server.post(path, base)))
+                .toList();
+        assertThat(answers.stream().map(answer -> answer.join().status()))
+                .containsOnly(200, 409)
+                .containsOnlyOnce(200);
     }
 
     @Test
@@ -51,10 +64,10 @@ class AtOnceTest {
         StringBuilder stills = new StringBuilder();
         for (DemoFile file : SkerryPoint.sunrise().files()) {
             JsonNode taken = server.upload(file.name(), file.bytes()).json().at("/stills/0");
-            stills.append(stills.isEmpty() ? "" : ",").append(RunningServer.newStill(taken));
+            stills.append(stills.isEmpty() ? "" : ",").append(taken);
         }
         JsonNode empty = server.post("/api/reels", "{\"name\":\"Sunrise\"}").json();
-        JsonNode reel = server.edit(empty, "{\"type\":\"addStills\",\"at\":0,\"stills\":[" + stills + "]}")
+        JsonNode reel = server.edit(empty, "{\"type\":\"addStills\",\"after\":0,\"stills\":[" + stills + "]}")
                 .json();
         String path = "/api/reels/" + reel.get("id").asString() + "/deliveries";
         String job =

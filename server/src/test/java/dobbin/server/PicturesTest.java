@@ -32,7 +32,7 @@ class PicturesTest {
                 server.upload("“the” sea 🌊.png", file).json().get("stills").get(0);
         assertThat(again.get("picture")).isEqualTo(once.get("picture"));
         assertThat(again.get("name").asString()).isEqualTo("“the” sea 🌊.png");
-        assertThat(once.get("width").asInt()).isEqualTo(12);
+        assertThat(once.at("/size/width").asInt()).isEqualTo(12);
     }
 
     @Test
@@ -83,7 +83,7 @@ class PicturesTest {
         JsonNode reel = server.reelOf(0xFF102030, 0xFF405060);
         JsonNode reversed = server.edit(reel, "{\"type\":\"reverseFrames\",\"frames\":[1,2]}")
                 .json();
-        JsonNode copied = server.edit(reversed, "{\"type\":\"copyFrames\",\"frames\":[1],\"to\":2}")
+        JsonNode copied = server.edit(reversed, "{\"type\":\"copyFrames\",\"frames\":[1],\"after\":2}")
                 .json();
         assertThat(copied.get("frames").get(0).get("drawn"))
                 .isEqualTo(reel.get("frames").get(1).get("drawn"));

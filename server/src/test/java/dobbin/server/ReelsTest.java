@@ -3,11 +3,14 @@ package dobbin.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dobbin.server.RunningServer.Answer;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 class ReelsTest {
     private static final int NIGHT = 0xFF101830;
@@ -69,17 +72,146 @@ class ReelsTest {
     }
 
     @Test
-    void aStaleBaseIsAnsweredWithTheReelAsItIs() {
+    void anEditOnAStaleBaseIsRedoneOnTheReelAsItIs() {
+        JsonNode old = server.reelOf(NIGHT, DAWN, DAY);
+        server.edit(old, "{\"type\":\"moveFrames\",\"frames\":[3],\"after\":0}");
+        JsonNode now = server.edit(old, "{\"type\":\"copyFrames\",\"frames\":[2],\"after\":1}")
+                .json();
+        assertThat(ids(now)).containsExactly(3, 1, 4, 2);
+        assertThat(now.get("revision").asInt()).isEqualTo(old.get("revision").asInt() + 2);
+    }
+
+    @Test
+    void whatDoesNotFitTheReelAsItIsIsRefusedAndTheReelComesAlong() {
         JsonNode old = server.reelOf(NIGHT, DAWN);
-        JsonNode now = server.edit(old, "{\"type\":\"setPlays\",\"times\":3}").json();
-        Answer refused = server.edit(old, "{\"type\":\"removeFrames\",\"frames\":[1]}");
-        assertThat(refused.status()).isEqualTo(409);
-        assertThat(refused.json().get("current")).isEqualTo(now);
-        JsonNode undone = server.post(path(old) + "/undo", base(now)).json();
-        assertThat(server.edit(old, "{\"type\":\"setPlays\",\"times\":5}").status())
-                .as("an undone state is not the base it looks like")
+        JsonNode now =
+                server.edit(old, "{\"type\":\"removeFrames\",\"frames\":[1]}").json();
+        Answer gone = server.edit(old, "{\"type\":\"setDelay\",\"frames\":[1],\"delayMillis\":700}");
+        assertThat(gone.status()).isEqualTo(409);
+        assertThat(gone.detail())
+                .contains("changed elsewhere")
+                .contains("frames name 1 that are no longer in this reel");
+        assertThat(gone.json().get("current")).isEqualTo(now);
+        Answer settings = server.edit(
+                old, "{'type':'setDelivery','width':20,'colors':9,'dither':'NONE','matte':''}".replace('\'', '"'));
+        assertThat(settings.status()).as("it states all settings at once").isEqualTo(409);
+        assertThat(server.post(path(old) + "/undo", base(old)).status())
+                .as("what is undone must be what was seen")
                 .isEqualTo(409);
-        assertThat(server.get(path(old)).json()).isEqualTo(undone);
+        assertThat(server.get(path(old)).json()).isEqualTo(now);
+    }
+
+    @Test
+    void anyPointOfTheHistoryCanBeGoneBackTo() {
+        JsonNode first = server.reelOf(NIGHT, DAWN, DAY);
+        JsonNode reversed = server.edit(first, "{\"type\":\"reverseFrames\",\"frames\":[1,2,3]}")
+                .json();
+        JsonNode out = server.edit(reversed, "{\"type\":\"leaveOut\",\"frames\":[2],\"out\":true}")
+                .json();
+        JsonNode history = server.get(path(first) + "/history").json();
+        assertThat(history.get("steps")
+                        .valueStream()
+                        .map(step -> step.get("title").asString()))
+                .containsExactly("Begin", "Add 3 stills", "Reverse 3 frames", "Leave out frame 2");
+        assertThat(history.get("current").asInt()).isEqualTo(3);
+        JsonNode back = server.post(path(first) + "/step", step(out, 1)).json();
+        assertThat(back.get("frames")).isEqualTo(first.get("frames"));
+        JsonNode forth = server.post(path(first) + "/step", step(back, 3)).json();
+        assertThat(forth.get("frames")).isEqualTo(out.get("frames"));
+        assertThat(server.post(path(first) + "/step", step(forth, 4)).detail()).contains("not in the history");
+        assertThat(server.post(path(first) + "/step", step(out, 1)).status()).isEqualTo(409);
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "{'type':'repeatFrames','frames':[1,2],'times':3}",
+                "{'type':'thereAndBack','frames':[1,2,3],'endsTwice':false}",
+                "{'type':'thinFrames','frames':[1,2,3],'keepEvery':2}",
+                "{'type':'mergeFrames','frames':[1,2]}",
+                "{'type':'reverseFrames','frames':[3,1,2]}",
+                "{'type':'nameRun','frames':[1,2],'name':'Ebb'}",
+                "{'type':'setFit','frames':[1],'fit':{'way':'FILL','focusX':0.25,'focusY':1,'background':'f6f1e7'}}",
+                "{'type':'setCanvas','width':64,'height':48}",
+                "{'type':'addToDelays','frames':[2],'millis':-33}",
+                "{'type':'scaleDelays','frames':[1,2,3],'percent':33}",
+                "{'type':'fitTotal','frames':[1,2,3],'totalMillis':1001}",
+                "{'type':'removeFrames','frames':[1,2,3]}"
+            })
+    void undoGivesTheVerySameReelAndRedoTheChangedOne(String edit) {
+        JsonNode before = server.reelOf(NIGHT, DAWN, DAY);
+        JsonNode after = server.edit(before, edit.replace('\'', '"')).json();
+        assertThat(content(after)).isNotEqualTo(content(before));
+        JsonNode undone = server.post(path(before) + "/undo", base(after)).json();
+        assertThat(content(undone)).isEqualTo(content(before));
+        JsonNode redone = server.post(path(before) + "/redo", base(undone)).json();
+        assertThat(content(redone)).isEqualTo(content(after));
+    }
+
+    /** The reel without what counts changes. */
+    private static JsonNode content(JsonNode reel) {
+        return ((ObjectNode) reel.deepCopy()).remove(List.of("revision", "undo", "redo"));
+    }
+
+    private static String step(JsonNode reel, int number) {
+        return "{\"base\":" + reel.get("revision").asInt() + ",\"step\":" + number + "}";
+    }
+
+    private static List<Integer> ids(JsonNode reel) {
+        return reel.get("frames")
+                .valueStream()
+                .map(frame -> frame.get("id").asInt())
+                .toList();
+    }
+
+    @Test
+    void whatIsLeftOutIsSeenButNotPlayed() {
+        JsonNode reel = server.reelOf(NIGHT, DAWN, DAY);
+        JsonNode out = server.edit(reel, "{\"type\":\"leaveOut\",\"frames\":[2],\"out\":true}")
+                .json();
+        assertThat(out.get("loopMillis").asInt()).isEqualTo(200);
+        assertThat(out.at("/frames/1/leftOut").asBoolean()).isTrue();
+        assertThat(out.at("/frames/1/shownMillis").asInt()).isZero();
+        JsonNode rhythm = server.get(path(reel) + "/rhythm").json();
+        assertThat(rhythm.get("changes").size()).isEqualTo(3);
+        assertThat(rhythm.at("/changes/1").asDouble()).isZero();
+        JsonNode none = server.edit(out, "{\"type\":\"leaveOut\",\"frames\":[1,3],\"out\":true}")
+                .json();
+        assertThat(server.get(path(reel) + "/weight").json().get("bytes").isNull())
+                .isTrue();
+        assertThat(server.post(path(none) + "/deliveries", "{\"name\":\"Tide\"}")
+                        .detail())
+                .contains("at least one");
+    }
+
+    @Test
+    void noticesComeWithAnEditThatHelpsAndStayDismissed() {
+        JsonNode reel = server.reelOf(NIGHT, DAWN, DAY, NIGHT);
+        JsonNode notice = server.get(path(reel) + "/rhythm").json().at("/notices/0");
+        assertThat(notice.get("says").asString()).isEqualTo("Frame 4 repeats frame 1: the loop stops for a beat.");
+        JsonNode fixed = server.edit(reel, notice.get("fix").toString()).json();
+        assertThat(fixed.at("/frames/3/leftOut").asBoolean()).isTrue();
+        assertThat(server.get(path(reel) + "/rhythm").json().get("notices").size())
+                .isZero();
+        JsonNode undone = server.post(path(reel) + "/undo", base(fixed)).json();
+        String dismiss = "{\"type\":\"dismissNotice\",\"notice\":" + notice.get("key") + "}";
+        server.edit(undone, dismiss);
+        assertThat(server.get(path(reel) + "/rhythm").json().get("notices").size())
+                .isZero();
+    }
+
+    @Test
+    void cardsAreDrawnAndSayWhatTheyAre() {
+        JsonNode reel = server.reelOf(NIGHT);
+        JsonNode carded = server.edit(reel, """
+                {"type":"addCard","after":1,"delayMillis":1500,"card":{"kind":"card","background":"9cc3e0",
+                 "text":"Low tide","typeface":"PLAIN","size":8,"color":"101830","align":"CENTER"}}""").json();
+        assertThat(carded.at("/frames/1/name").asString()).isEqualTo("Low tide");
+        assertThat(carded.at("/frames/1/content/kind").asString()).isEqualTo("card");
+        Answer picture = server.get(
+                path(reel) + "/frames/" + carded.at("/frames/1/drawn").asString() + ".png?width=30");
+        assertThat(picture.status()).isEqualTo(200);
+        assertThat(picture.body()).hasSizeGreaterThan(100);
     }
 
     @ParameterizedTest
@@ -95,11 +227,13 @@ class ReelsTest {
                 "{'type':'setDelivery','width':90,'colors':64,'dither':'SOME','matte':''} | 400 | dither cannot be read",
                 "{'type':'setDelivery','width':90,'colors':1,'dither':'NONE','matte':''} | 422 | colors must be from 2 to 256",
                 "{'type':'setPlays','times':-1} | 422 | plays must be from 0 to 1,000",
-                "{'type':'moveFrames','frames':[77],'to':0} | 422 | frames name 1 that are no longer in this reel",
+                "{'type':'moveFrames','frames':[77],'after':0} | 422 | frames name 1 that are no longer in this reel",
                 "{'type':'burn'} | 400 | edit cannot be read",
                 "{'type':'setPlays','times':1,'more':true} | 400 | more cannot be read",
                 "{'type' | 400 | edit is not well-formed JSON",
-                "{'type':'addStills','at':0,'stills':[{'still':{'picture':'zz','name':'a','size':{'width':1,'height':1}},'delayMillis':0}]} | 422 | picture must be 64 hexadecimal digits"
+                "{'type':'addStills','after':0,'stills':[{'picture':'zz','name':'a','size':{'width':1,'height':1},'delayMillis':0}]} | 422 | picture must be 64 hexadecimal digits",
+                "{'type':'addCard','after':0,'delayMillis':90,'card':{'kind':'card','background':'red','text':'','typeface':'PLAIN','size':9,'color':'000000','align':'LEFT'}} | 422 | background must be six hexadecimal digits",
+                "{'type':'setFit','frames':[1],'fit':{'way':'FILL','focusX':2,'focusY':0,'background':''}} | 422 | focusX must be from 0 to 1"
             })
     void badEditsAreRefusedByFieldAndChangeNothing(String edit, int status, String reason) {
         JsonNode reel = server.reelOf(NIGHT, DAWN);
@@ -114,7 +248,7 @@ class ReelsTest {
     void picturesThatWereNeverUploadedAreRefused() {
         JsonNode reel = server.reelOf(NIGHT);
         String stranger = """
-                {"type":"addStills","at":0,"stills":[{"still":{"picture":"%s","name":"a","size":{"width":1,"height":1}},"delayMillis":0}]}""".formatted("0".repeat(64));
+                {"type":"addStills","after":0,"stills":[{"picture":"%s","name":"a","size":{"width":1,"height":1},"delayMillis":0}]}""".formatted("0".repeat(64));
         Answer refused = server.edit(reel, stranger);
         assertThat(refused.status()).isEqualTo(422);
         assertThat(refused.detail()).contains("was not uploaded");

@@ -115,21 +115,10 @@ final class RunningServer implements BeforeAllCallback, AfterAllCallback {
         StringBuilder stills = new StringBuilder();
         for (int i = 0; i < colors.length; i++) {
             Answer taken = upload("Tide " + (i + 1) + ".png", png(new Size(30, 20), colors[i]));
-            stills.append(i == 0 ? "" : ",")
-                    .append(newStill(taken.json.get("stills").get(0)));
+            stills.append(i == 0 ? "" : ",").append(taken.json.get("stills").get(0));
         }
         JsonNode reel = post("/api/reels", "{\"name\":\"Tide\"}").json;
-        return edit(reel, "{\"type\":\"addStills\",\"at\":0,\"stills\":[" + stills + "]}").json;
-    }
-
-    static String newStill(JsonNode taken) {
-        return """
-                {"still":{"picture":"%s","name":"%s","size":{"width":%d,"height":%d}},"delayMillis":%d}""".formatted(
-                        taken.get("picture").asString(),
-                        taken.get("name").asString(),
-                        taken.get("width").asInt(),
-                        taken.get("height").asInt(),
-                        taken.get("delayMillis").asInt());
+        return edit(reel, "{\"type\":\"addStills\",\"after\":0,\"stills\":[" + stills + "]}").json;
     }
 
     Answer edit(JsonNode reel, String edit) {

@@ -75,7 +75,7 @@ class DeliveryController {
     @GetMapping(path = "/api/reels/{id}/files/{file}.gif", produces = MediaType.IMAGE_GIF_VALUE)
     ResponseEntity<byte[]> now(@PathVariable String id, @PathVariable String file) {
         Reel reel = reels.open(id).reel();
-        if (!Looks.ofDelivery(reel).equals(file) || reel.frames().isEmpty()) {
+        if (!Looks.ofDelivery(reel).equals(file) || reel.loop().isEmpty()) {
             throw new NotFound("This reel would be delivered differently by now.");
         }
         return ResponseEntity.ok()
@@ -93,8 +93,8 @@ class DeliveryController {
     Job.View deliver(@PathVariable String id, @RequestBody NewDelivery wanted) {
         String name = Ranges.checkName("name", wanted.name());
         OpenReel open = reels.open(id);
-        if (open.reel().frames().isEmpty()) {
-            throw new EditRejected("frames", "are missing: a loop needs at least one");
+        if (open.reel().loop().isEmpty()) {
+            throw new EditRejected("frames", "are missing: a loop needs at least one that is not left out");
         }
         Job job = jobs.start("Deliver " + name, view -> hub.publish(id, "job", view), progress -> {
             Delivered made = encoder.encode(open.reel(), progress);
@@ -120,7 +120,7 @@ class DeliveryController {
     private String keep(OpenReel open, String name, Delivered made) {
         Reel reel = open.reel();
         int hundredths =
-                Arrays.stream(Hundredths.apportion(reel.delaysMillis())).sum();
+                Arrays.stream(Hundredths.apportion(reel.loopDelaysMillis())).sum();
         DeliveryStore.Entry entry = new DeliveryStore.Entry(
                 UUID.randomUUID().toString(),
                 name,

@@ -54,14 +54,19 @@ class Weights {
             int total,
             @Schema(types = {"string", "null"}) String problem) {}
 
+    /** What is weighed is about to be out of date, and stops, so that the change itself has the processor. */
+    @EventListener
+    void changing(Reels.Changing change) {
+        giveUp(change.id());
+    }
+
     /**
-     * What is weighed is out of date now, and stops. The next weighing waits a moment, so that the change is seen before
+     * The next weighing waits a moment, so that the change is seen before
      * the processor is busy again, and a row of quick changes is weighed once.
      */
     @EventListener
     void changed(Reels.Changed change) {
         OpenReel reel = change.reel();
-        giveUp(reel.id());
         hub.publish(reel.id(), "changed", Map.of("revision", reel.revision()));
         if (hub.hasListeners(reel.id())) {
             latest.put(reel.id(), reel.revision());
@@ -76,7 +81,7 @@ class Weights {
     /** @return the weight if it is known; else starts to work it out, unless that is under way, and tells listeners */
     WeightView weigh(OpenReel open) {
         String file = Looks.ofDelivery(open.reel());
-        if (open.reel().frames().isEmpty()) {
+        if (open.reel().loop().isEmpty()) {
             giveUp(open.id());
             return new WeightView(open.revision(), file, null, 0, 0, null);
         }

@@ -8,7 +8,6 @@ import dobbin.edit.SetDelay;
 import dobbin.edit.SetDelivery;
 import dobbin.raster.Size;
 import dobbin.reel.Frame;
-import dobbin.reel.Still;
 import dobbin.server.Settings;
 import dobbin.server.pictures.PictureLibrary;
 import dobbin.server.reels.OpenReel;
@@ -61,7 +60,7 @@ class DemoReels implements ApplicationRunner {
                     pictures.take(file.bytes(), file.name()).stills()) {
                 Size size = new Size(taken.picture().width(), taken.picture().height());
                 int delay = taken.delayMillis() == 0 ? folder.delayMillis() : taken.delayMillis();
-                stills.add(new NewStill(new Still(taken.picture().id(), file.name(), size), delay));
+                stills.add(new NewStill(taken.picture().id(), file.name(), size, delay));
             }
         }
         OpenReel reel = edited(reels.create(folder.reel()), new AddStills(stills, 0));

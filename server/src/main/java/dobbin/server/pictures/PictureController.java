@@ -1,5 +1,6 @@
 package dobbin.server.pictures;
 
+import dobbin.edit.NewStill;
 import dobbin.server.Settings;
 import dobbin.server.web.Refused;
 import dobbin.still.UnreadablePicture;
@@ -24,11 +25,9 @@ class PictureController {
         this.settings = settings;
     }
 
-    /** A still ready to be added: what the edit {@code addStills} takes. */
-    record StillView(String picture, String name, int width, int height, int delayMillis) {}
-
+    /** @param stills ready to be added: what the edit {@code addStills} takes */
     record FileView(
-            List<StillView> stills,
+            List<NewStill> stills,
             @Schema(types = {"string", "null"}) String note) {}
 
     record LimitsView(long maxFileBytes, int maxMegapixels, int maxFramesPerFile) {}
@@ -44,14 +43,8 @@ class PictureController {
         byte[] file = body(request, name);
         try {
             PictureLibrary.TakenFile taken = library.take(file, name);
-            List<StillView> stills = taken.stills().stream()
-                    .map(still -> new StillView(
-                            still.picture().id(),
-                            name,
-                            still.picture().width(),
-                            still.picture().height(),
-                            still.delayMillis()))
-                    .toList();
+            List<NewStill> stills =
+                    taken.stills().stream().map(still -> still.named(name)).toList();
             return new FileView(
                     stills, taken.note().map(note -> quoted(name) + note + ".").orElse(null));
         } catch (UnreadablePicture e) {

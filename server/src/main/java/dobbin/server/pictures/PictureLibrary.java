@@ -2,6 +2,7 @@ package dobbin.server.pictures;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import dobbin.edit.NewStill;
 import dobbin.gather.FileOpener;
 import dobbin.gather.Gathered;
 import dobbin.raster.Raster;
@@ -49,7 +50,11 @@ public class PictureLibrary implements Pictures {
     }
 
     /** @param delayMillis what the file says of its time, 0 where it says nothing */
-    public record Taken(PictureInfo picture, int delayMillis) {}
+    public record Taken(PictureInfo picture, int delayMillis) {
+        public NewStill named(String name) {
+            return new NewStill(picture.id(), name, new Size(picture.width(), picture.height()), delayMillis);
+        }
+    }
 
     /** @param note a clause on what is odd about the file, or nothing */
     public record TakenFile(List<Taken> stills, Optional<String> note) {}

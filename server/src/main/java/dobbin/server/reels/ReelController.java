@@ -2,6 +2,7 @@ package dobbin.server.reels;
 
 import dobbin.edit.Edit;
 import dobbin.raster.Size;
+import dobbin.reel.Frame;
 import dobbin.reel.Reel;
 import dobbin.render.Looks;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -36,11 +37,14 @@ class ReelController {
 
     record BaseRequest(int base) {}
 
+    record StepRequest(int base, int step) {}
+
     /**
      * A reel on the shelf.
      *
      * @param cover names what the frame in the middle looks like, or null where there is none
-     * @param preview names what the whole loop looks like, or null where there are no frames
+     * @param frames that play, and {@code millis} how long
+     * @param preview names what the whole loop looks like, or null where no frames play
      */
     record ReelCard(
             String id,
@@ -54,17 +58,16 @@ class ReelController {
 
         static ReelCard of(OpenReel open) {
             Reel reel = open.reel();
-            boolean empty = reel.frames().isEmpty();
+            List<Frame> loop = reel.loop();
+            boolean empty = loop.isEmpty();
             return new ReelCard(
                     open.id(),
                     reel.name(),
-                    reel.frames().size(),
-                    Arrays.stream(reel.delaysMillis()).sum(),
+                    loop.size(),
+                    Arrays.stream(reel.loopDelaysMillis()).sum(),
                     reel.canvas(),
                     open.touched(),
-                    empty
-                            ? null
-                            : Looks.of(reel, reel.frames().get(reel.frames().size() / 2)),
+                    empty ? null : Looks.of(reel, loop.get(loop.size() / 2)),
                     empty ? null : Looks.ofLoop(reel));
         }
     }
@@ -109,6 +112,17 @@ class ReelController {
     @PostMapping("/api/reels/{id}/redo")
     ReelView redo(@PathVariable String id, @RequestBody BaseRequest request) {
         return ReelView.of(reels.redo(id, request.base()));
+    }
+
+    @GetMapping("/api/reels/{id}/history")
+    History history(@PathVariable String id) {
+        return reels.history(id);
+    }
+
+    /** Goes to any step of the history. */
+    @PostMapping("/api/reels/{id}/step")
+    ReelView goTo(@PathVariable String id, @RequestBody StepRequest request) {
+        return ReelView.of(reels.goTo(id, request.base(), request.step()));
     }
 
     /** The current document comes along, so that nobody has to ask again. */

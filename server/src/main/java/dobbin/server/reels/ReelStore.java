@@ -33,6 +33,11 @@ class ReelStore {
     private static final String SET_REMOVED = """
             UPDATE reel SET removed = :removed WHERE id = :id AND removed <> :removed""";
 
+    private static final String SELECT_STEPS = """
+            SELECT number, title, made FROM step WHERE reel = :id ORDER BY number""";
+    private static final String COUNT_STEP = """
+            SELECT COUNT(*) FROM step WHERE reel = :id AND number = :number""";
+
     private final JdbcClient jdbc;
 
     ReelStore(JdbcClient jdbc) {
@@ -78,6 +83,25 @@ class ReelStore {
                         .param("now", now())
                         .update()
                 == 1;
+    }
+
+    boolean hasStep(String id, int number) {
+        return jdbc.sql(COUNT_STEP)
+                        .param("id", id)
+                        .param("number", number)
+                        .query(Integer.class)
+                        .single()
+                == 1;
+    }
+
+    List<History.Step> steps(String id) {
+        return jdbc.sql(SELECT_STEPS)
+                .param("id", id)
+                .query((row, number) -> new History.Step(
+                        row.getInt("number"),
+                        row.getString("title"),
+                        row.getObject("made", OffsetDateTime.class).toInstant()))
+                .list();
     }
 
     boolean setRemoved(String id, boolean removed) {

@@ -3,18 +3,25 @@ package dobbin.server.reels;
 import dobbin.raster.Size;
 import dobbin.reel.Delivery;
 import dobbin.reel.Frame;
+import dobbin.reel.FrameContent;
 import dobbin.reel.Reel;
+import dobbin.reel.Run;
+import dobbin.reel.Still;
 import dobbin.render.Looks;
 import dobbin.timing.Hundredths;
 import dobbin.timing.Viewers;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 
 /**
  * A reel as the interface draws it.
  *
- * @param fileMillis how long the loop is in the delivered file
+ * @param stillSizes which sizes its stills have, the most common first
+ * @param loopMillis how long the loop was made to last, and {@code fileMillis} how long it is in the delivered file
  */
 public record ReelView(
         String id,
@@ -22,20 +29,24 @@ public record ReelView(
         String name,
         Size canvas,
         List<FrameView> frames,
+        List<Run> runs,
+        List<SizeCount> stillSizes,
         int plays,
         Delivery delivery,
         Size deliveredSize,
         int maxWidth,
         int budgetBytes,
+        int loopMillis,
         int fileMillis,
         @Schema(types = {"string", "null"}) String undo,
         @Schema(types = {"string", "null"}) String redo) {
 
+    public record SizeCount(Size size, int count) {}
+
     /**
-     * @param fileMillis the delay as the delivered file holds it, in whole hundredths of a second
+     * @param fileMillis the delay as the delivered file holds it, in whole hundredths of a second; 0 where it is left out
      * @param shownMillis how long viewers show it, which for the shortest delays is longer
-     * @param size of the still's picture in its file
-     * @param otherSize whether that differs from the canvas
+     * @param otherSize whether its still has another size than the canvas, and {@code bare} whether it leaves some of it bare
      * @param drawn names what the frame looks like: equal names, equal pictures
      */
     public record FrameView(
@@ -44,28 +55,46 @@ public record ReelView(
             int fileMillis,
             int shownMillis,
             String name,
-            Size size,
+            FrameContent content,
             boolean otherSize,
-            String drawn) {}
+            boolean bare,
+            boolean leftOut,
+            int run,
+            String drawn) {
+
+        static FrameView of(Reel reel, Frame frame, int hundredths, int shownHundredths) {
+            Size canvas = reel.canvas();
+            Still still = frame.content() instanceof Still one ? one : null;
+            return new FrameView(
+                    frame.id(),
+                    frame.delayMillis(),
+                    MILLIS_EACH * hundredths,
+                    MILLIS_EACH * shownHundredths,
+                    frame.content().name(),
+                    frame.content(),
+                    still != null && !still.size().equals(canvas),
+                    still != null && still.fit().leavesBare(still.size(), canvas),
+                    frame.leftOut(),
+                    frame.run(),
+                    Looks.of(reel, frame));
+        }
+    }
+
+    private static final int MILLIS_EACH = 10;
 
     public static ReelView of(OpenReel open) {
         Reel reel = open.reel();
-        int[] hundredths = Hundredths.apportion(reel.delaysMillis());
+        int[] delays = reel.loopDelaysMillis();
+        int[] hundredths = Hundredths.apportion(delays);
         List<FrameView> frames = new ArrayList<>();
+        int played = 0;
         int fileMillis = 0;
-        for (int i = 0; i < hundredths.length; i++) {
-            Frame frame = reel.frames().get(i);
-            Size size = frame.still().size();
-            frames.add(new FrameView(
-                    frame.id(),
-                    frame.delayMillis(),
-                    10 * hundredths[i],
-                    10 * Viewers.shownHundredths(hundredths[i]),
-                    frame.still().name(),
-                    size,
-                    !size.equals(reel.canvas()),
-                    Looks.of(reel, frame)));
-            fileMillis += 10 * hundredths[i];
+        int loopMillis = 0;
+        for (Frame frame : reel.frames()) {
+            int held = frame.leftOut() ? 0 : hundredths[played++];
+            frames.add(FrameView.of(reel, frame, held, frame.leftOut() ? 0 : Viewers.shownHundredths(held)));
+            fileMillis += MILLIS_EACH * held;
+            loopMillis += frame.leftOut() ? 0 : frame.delayMillis();
         }
         return new ReelView(
                 open.id(),
@@ -73,13 +102,29 @@ public record ReelView(
                 reel.name(),
                 reel.canvas(),
                 frames,
+                reel.runs(),
+                stillSizes(reel),
                 reel.plays().times(),
                 reel.delivery(),
                 reel.deliveredSize(),
                 Delivery.MAX_WIDTH,
                 reel.budgetBytes(),
+                loopMillis,
                 fileMillis,
                 open.undo(),
                 open.redo());
+    }
+
+    private static List<SizeCount> stillSizes(Reel reel) {
+        Map<Size, Integer> counts = new LinkedHashMap<>();
+        for (Frame frame : reel.frames()) {
+            if (frame.content() instanceof Still still) {
+                counts.merge(still.size(), 1, Integer::sum);
+            }
+        }
+        return counts.entrySet().stream()
+                .map(each -> new SizeCount(each.getKey(), each.getValue()))
+                .sorted(Comparator.comparingInt(SizeCount::count).reversed())
+                .toList();
     }
 }

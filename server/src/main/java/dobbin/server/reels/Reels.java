@@ -2,7 +2,6 @@ package dobbin.server.reels;
 
 import dobbin.edit.Edit;
 import dobbin.edit.EditRejected;
-import dobbin.reel.Frame;
 import dobbin.reel.Reel;
 import dobbin.reel.Still;
 import dobbin.server.pictures.PictureInfo;
@@ -10,6 +9,7 @@ import dobbin.server.pictures.PictureLibrary;
 import dobbin.server.web.NotFound;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
@@ -20,7 +20,10 @@ import tools.jackson.databind.json.JsonMapper;
 /** Opens, changes, undoes. One change is one transaction: the edit and the whole document after it. */
 @Service
 public class Reels {
+    private static final int ATTEMPTS = 10;
+
     private final ReelStore store;
+    private final Documents documents;
     private final PictureLibrary pictures;
     private final JsonMapper json;
     private final TransactionTemplate transaction;
@@ -28,23 +31,28 @@ public class Reels {
 
     Reels(
             ReelStore store,
+            Documents documents,
             PictureLibrary pictures,
             JsonMapper json,
             TransactionTemplate transaction,
             ApplicationEventPublisher changes) {
         this.store = store;
+        this.documents = documents;
         this.pictures = pictures;
         this.json = json;
         this.transaction = transaction;
         this.changes = changes;
     }
 
-    /** Told to the rest of the application after a reel has changed. */
+    /** Told to the rest of the application before a reel changes, if it does: who works on it can make way. */
+    public record Changing(String id) {}
+
+    /** Told after a reel has changed, or has stayed as it is though it was about to change. */
     public record Changed(OpenReel reel) {}
 
     public OpenReel create(String name) {
         String id = UUID.randomUUID().toString();
-        String document = json.writeValueAsString(Reel.empty(name));
+        String document = documents.write(Reel.empty(name));
         transaction.executeWithoutResult(status -> store.insert(id, document));
         return open(id);
     }
@@ -59,36 +67,63 @@ public class Reels {
     }
 
     /**
+     * Makes an edit; where the reel was changed elsewhere meanwhile, on what it is now, if the edit still makes sense there.
+     *
      * @param base the revision the edit was made on
-     * @throws StaleBase where the reel has another revision by now
-     * @throws EditRejected where the edit makes no sense on the reel
+     * @throws StaleBase where it does not
+     * @throws EditRejected where the edit makes no sense on the reel it was made on
      */
     public OpenReel edit(String id, int base, Edit edit) {
-        return change(id, base, from -> {
-            Reel before = document(from);
-            Reel after = Edit.apply(edit, before);
+        return change(id, from -> {
+            boolean stale = from.revision() != base;
+            if (stale && !edit.fitsAnyState()) {
+                throw new StaleBase(opened(from));
+            }
+            Reel before = documents.read(from.document());
+            Reel after = stale ? redone(edit, before, from) : Edit.apply(edit, before);
             checkPictures(before, after);
-            return store.append(
-                    from, edit.title(before), json.writeValueAsString(edit), json.writeValueAsString(after));
+            return store.append(from, edit.title(before), json.writeValueAsString(edit), documents.write(after));
         });
     }
 
+    private Reel redone(Edit edit, Reel before, ReelStore.Row from) {
+        try {
+            return Edit.apply(edit, before);
+        } catch (EditRejected e) {
+            throw new StaleBase(opened(from), e);
+        }
+    }
+
     public OpenReel undo(String id, int base) {
-        return change(id, base, from -> {
+        return moveAlong(id, base, from -> {
             if (from.undo() == null) {
                 throw new EditRejected("undo", "has nothing to take back");
             }
-            return store.moveTo(from, from.step() - 1);
+            return from.step() - 1;
         });
     }
 
     public OpenReel redo(String id, int base) {
-        return change(id, base, from -> {
+        return moveAlong(id, base, from -> {
             if (from.redo() == null) {
                 throw new EditRejected("redo", "has nothing to do again");
             }
-            return store.moveTo(from, from.step() + 1);
+            return from.step() + 1;
         });
+    }
+
+    /** Goes to any point of the history, back or forth. */
+    public OpenReel goTo(String id, int base, int step) {
+        return moveAlong(id, base, from -> {
+            if (!store.hasStep(id, step)) {
+                throw new EditRejected("step", step + " is not in the history of this reel");
+            }
+            return step;
+        });
+    }
+
+    History history(String id) {
+        return new History(row(id).step(), store.steps(id));
     }
 
     /** Takes the reel off the shelf; it can be put back. */
@@ -103,27 +138,54 @@ public class Reels {
         return open(id);
     }
 
+    private interface Destination {
+        int stepFrom(ReelStore.Row from);
+    }
+
+    /** What is undone must be what the person sees, so that needs the very base. */
+    private OpenReel moveAlong(String id, int base, Destination destination) {
+        return change(id, from -> {
+            if (from.revision() != base) {
+                throw new StaleBase(opened(from));
+            }
+            return store.moveTo(from, destination.stepFrom(from));
+        });
+    }
+
     private interface Step {
+        /** @return false where the reel has moved on since it was read */
         boolean take(ReelStore.Row from);
     }
 
-    private OpenReel change(String id, int base, Step step) {
-        OpenReel changed = transaction.execute(status -> {
-            ReelStore.Row from = row(id);
-            if (from.revision() != base || !step.take(from)) {
-                throw new StaleBase(open(id));
+    private OpenReel change(String id, Step step) {
+        changes.publishEvent(new Changing(id));
+        try {
+            OpenReel changed = attempt(id, step);
+            changes.publishEvent(new Changed(changed));
+            return changed;
+        } catch (EditRejected | StaleBase e) {
+            changes.publishEvent(new Changed(open(id)));
+            throw e;
+        }
+    }
+
+    /** Where two changes come at once, the one that is late is made on what the other left. */
+    private OpenReel attempt(String id, Step step) {
+        for (int attempt = 0; attempt < ATTEMPTS; attempt++) {
+            OpenReel changed = transaction.execute(status -> step.take(row(id)) ? open(id) : null);
+            if (changed != null) {
+                return changed;
             }
-            return open(id);
-        });
-        changes.publishEvent(new Changed(changed));
-        return changed;
+        }
+        throw new StaleBase(open(id));
     }
 
     /** A document may only name pictures that are here, by the size they have. */
     private void checkPictures(Reel before, Reel after) {
-        var fresh = after.frames().stream()
-                .map(Frame::still)
-                .filter(still -> !before.pictures().contains(still.picture()))
+        Set<String> checked = before.pictures();
+        Set<Still> fresh = after.frames().stream()
+                .filter(frame -> frame.content() instanceof Still still && !checked.contains(still.picture()))
+                .map(frame -> (Still) frame.content())
                 .collect(Collectors.toSet());
         Map<String, PictureInfo> known =
                 pictures.infos(fresh.stream().map(Still::picture).collect(Collectors.toSet()));
@@ -147,10 +209,7 @@ public class Reels {
     }
 
     private OpenReel opened(ReelStore.Row row) {
-        return new OpenReel(row.id(), row.revision(), row.touched(), document(row), row.undo(), row.redo());
-    }
-
-    private Reel document(ReelStore.Row row) {
-        return json.readValue(row.document(), Reel.class);
+        Reel reel = documents.read(row.document());
+        return new OpenReel(row.id(), row.revision(), row.touched(), reel, row.undo(), row.redo());
     }
 }

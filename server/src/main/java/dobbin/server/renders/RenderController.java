@@ -1,15 +1,21 @@
 package dobbin.server.renders;
 
+import dobbin.inspect.Inspection;
+import dobbin.inspect.Notice;
 import dobbin.inspect.Rhythm;
+import dobbin.reel.FrameContent;
 import dobbin.reel.Ranges;
 import dobbin.server.reels.OpenReel;
 import dobbin.server.reels.Reels;
 import java.time.Duration;
+import java.util.List;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -21,25 +27,35 @@ class RenderController {
 
     private final Reels reels;
     private final Renders renders;
-    private final Rhythms rhythms;
+    private final Sights sights;
 
-    RenderController(Reels reels, Renders renders, Rhythms rhythms) {
+    RenderController(Reels reels, Renders renders, Sights sights) {
         this.reels = reels;
         this.renders = renders;
-        this.rhythms = rhythms;
+        this.sights = sights;
     }
 
     /**
      * @param revision of the reel that was looked at
-     * @param changes for each frame, how much it differs from the one before, 0 to 1; the first from the last
+     * @param changes for each frame, how much it differs from the one before in the loop, 0 to 1
+     * @param usual the loop's usual step
+     * @param notices what is worth a word, and what can be done about it
      */
-    record RhythmView(int revision, double[] changes, double seamRatio, Rhythm.Seam seam) {}
+    record RhythmView(
+            int revision, double[] changes, double usual, double seamRatio, Rhythm.Seam seam, List<Notice> notices) {}
 
     /** The frame that looks like {@code drawn}, at most {@code width} pixels wide. */
     @GetMapping(path = "/api/reels/{id}/frames/{drawn}.png", produces = MediaType.IMAGE_PNG_VALUE)
     ResponseEntity<byte[]> frame(@PathVariable String id, @PathVariable String drawn, @RequestParam int width) {
         Ranges.check("width", width, 1, Renders.MAX_WIDTH);
         return ResponseEntity.ok().cacheControl(UNCHANGING).body(renders.png(id, drawn, width));
+    }
+
+    /** Draws what is not in the reel yet, as it would look on its canvas. */
+    @PostMapping(path = "/api/reels/{id}/drawings", produces = MediaType.IMAGE_PNG_VALUE)
+    byte[] draw(@PathVariable String id, @RequestParam int width, @RequestBody FrameContent content) {
+        Ranges.check("width", width, 1, Renders.MAX_WIDTH);
+        return renders.draft(reels.open(id).reel(), content, width);
     }
 
     /** The loop that looks like {@code preview}, small, for the shelf. */
@@ -51,7 +67,9 @@ class RenderController {
     @GetMapping("/api/reels/{id}/rhythm")
     RhythmView rhythm(@PathVariable String id) {
         OpenReel open = reels.open(id);
-        Rhythm rhythm = rhythms.of(open.reel());
-        return new RhythmView(open.revision(), rhythm.changes(), rhythm.seamRatio(), rhythm.seam());
+        Inspection seen = sights.inspect(id, open.revision(), open.reel());
+        Rhythm rhythm = seen.rhythm();
+        return new RhythmView(
+                open.revision(), seen.changes(), rhythm.usual(), rhythm.seamRatio(), rhythm.seam(), seen.notices());
     }
 }

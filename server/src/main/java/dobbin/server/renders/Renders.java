@@ -7,6 +7,8 @@ import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.reel.Delivery;
 import dobbin.reel.Frame;
+import dobbin.reel.FrameContent;
+import dobbin.reel.Ranges;
 import dobbin.reel.Reel;
 import dobbin.render.Looks;
 import dobbin.render.Pictures;
@@ -50,6 +52,12 @@ class Renders {
                     .orElseThrow(() -> new NotFound("No frame of this reel looks like that any more."));
             return PngWriter.bytes(draw(reel, frame, width));
         });
+    }
+
+    /** Nothing is kept of it: the next one differs a little. */
+    byte[] draft(Reel reel, FrameContent content, int width) {
+        Frame frame = Frame.of(reel.nextId(), Ranges.MIN_DELAY_MILLIS, content);
+        return PngWriter.bytes(draw(reel, frame, width));
     }
 
     byte[] preview(String id, String key) {

@@ -1,7 +1,9 @@
 package dobbin.server.web;
 
 import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import dobbin.edit.Edit;
+import dobbin.reel.FrameContent;
 import io.swagger.v3.core.converter.AnnotatedType;
 import io.swagger.v3.core.converter.ModelConverters;
 import io.swagger.v3.oas.models.OpenAPI;
@@ -24,29 +26,32 @@ class OpenApiShape {
     @Bean
     OpenApiCustomizer shapes() {
         return api -> {
-            describeEdits(api);
+            describeKinds(api, Edit.class, Json.EditShape.class);
+            describeKinds(api, FrameContent.class, Json.ContentShape.class);
             api.getComponents().getSchemas().values().forEach(OpenApiShape::requireAllFields);
             api.setInfo(new Info().title("Dobbin").version("1"));
             api.setServers(null);
         };
     }
 
-    private static void describeEdits(OpenAPI api) {
-        ComposedSchema edit = new ComposedSchema();
-        Discriminator discriminator = new Discriminator().propertyName("type");
-        for (var kind : Json.EditShape.class.getAnnotation(JsonSubTypes.class).value()) {
+    /** @param shape the mix-in that names the kinds of {@code base} */
+    private static void describeKinds(OpenAPI api, Class<?> base, Class<?> shape) {
+        String property = shape.getAnnotation(JsonTypeInfo.class).property();
+        ComposedSchema either = new ComposedSchema();
+        Discriminator discriminator = new Discriminator().propertyName(property);
+        for (var kind : shape.getAnnotation(JsonSubTypes.class).value()) {
             var resolved = ModelConverters.getInstance().resolveAsResolvedSchema(new AnnotatedType(kind.value()));
             resolved.referencedSchemas.forEach(api.getComponents()::addSchemas);
             String name = kind.value().getSimpleName();
             Schema<?> schema = resolved.schema;
             schema.setTypes(Set.of("object"));
-            schema.addProperty("type", new StringSchema()._enum(List.of(kind.name())));
+            schema.addProperty(property, new StringSchema()._enum(List.of(kind.name())));
             api.getComponents().addSchemas(name, schema);
-            edit.addOneOfItem(new Schema<>().$ref("#/components/schemas/" + name));
+            either.addOneOfItem(new Schema<>().$ref("#/components/schemas/" + name));
             discriminator.mapping(kind.name(), "#/components/schemas/" + name);
         }
-        edit.setDiscriminator(discriminator);
-        api.getComponents().addSchemas(Edit.class.getSimpleName(), edit);
+        either.setDiscriminator(discriminator);
+        api.getComponents().addSchemas(base.getSimpleName(), either);
     }
 
     /** Nothing of ours is left out of an answer; what may be empty is null and says so. */

@@ -1,0 +1,27 @@
+package dobbin.edit;
+
+import dobbin.reel.Reel;
+import java.util.List;
+
+/**
+ * Makes the named frames show so much longer, or shorter.
+ *
+ * @param millis less than 0 for shorter
+ */
+public record AddToDelays(List<Integer> frames, int millis) implements Edit {
+    public AddToDelays {
+        frames = List.copyOf(frames);
+    }
+
+    @Override
+    public Reel applyTo(Reel reel) {
+        return reel.withFrames(
+                Chosen.of(reel, frames).each(frame -> frame.withDelay(Math.addExact(frame.delayMillis(), millis))));
+    }
+
+    @Override
+    public String title(Reel reel) {
+        String much = Math.abs(millis) + " ms";
+        return "Show " + Chosen.words(reel, frames) + " " + much + (millis < 0 ? " less" : " more");
+    }
+}

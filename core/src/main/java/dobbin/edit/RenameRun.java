@@ -1,0 +1,23 @@
+package dobbin.edit;
+
+import dobbin.reel.Reel;
+import dobbin.reel.Run;
+
+/** @param name 1 to 120 characters */
+public record RenameRun(int run, String name) implements Edit {
+    @Override
+    public Reel applyTo(Reel reel) {
+        Run before = Runs.find(reel, run);
+        return reel.with(
+                reel.frames(),
+                reel.runs().stream()
+                        .map(each -> each.equals(before) ? new Run(run, name) : each)
+                        .toList(),
+                reel.nextId());
+    }
+
+    @Override
+    public String title(Reel reel) {
+        return "Rename a run “" + name + "”";
+    }
+}

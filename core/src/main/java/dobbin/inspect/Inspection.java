@@ -1,0 +1,38 @@
+package dobbin.inspect;
+
+import dobbin.reel.Frame;
+import dobbin.reel.Reel;
+import java.util.List;
+
+/**
+ * What is seen in a reel.
+ *
+ * @param changes for each of the reel's frames, how much it differs from the one before it in the loop, 0 to 1; 0 for
+ *     one that is left out
+ * @param rhythm of the frames that play
+ * @param notices the most important first, without those dismissed
+ */
+public record Inspection(double[] changes, Rhythm rhythm, List<Notice> notices) {
+    /** Looks at every frame, and at all pairs of them where the seam is a cut. */
+    public static Inspection of(Reel reel, Sight sight) {
+        List<Frame> loop = reel.loop();
+        double[] steps = new double[loop.size()];
+        for (int i = 0; i < steps.length; i++) {
+            steps[i] = sight.change(loop.get((i + steps.length - 1) % steps.length), loop.get(i));
+        }
+        Rhythm rhythm = Rhythm.of(steps);
+        List<Notice> notices = new NoticeFinder(reel, sight, rhythm)
+                .find().stream()
+                        .filter(notice -> !reel.dismissed().contains(notice.key()))
+                        .toList();
+        return new Inspection(forAll(reel.frames(), steps), rhythm, notices);
+    }
+
+    private static double[] forAll(List<Frame> frames, double[] steps) {
+        double[] changes = new double[frames.size()];
+        for (int i = 0, next = 0; i < changes.length; i++) {
+            changes[i] = frames.get(i).leftOut() ? 0 : steps[next++];
+        }
+        return changes;
+    }
+}

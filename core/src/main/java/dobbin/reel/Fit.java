@@ -1,0 +1,66 @@
+package dobbin.reel;
+
+import dobbin.raster.Region;
+import dobbin.raster.Size;
+
+/**
+ * How a still lies on the canvas.
+ *
+ * @param focusX which part stays in sight where the still is larger than the canvas, and on which side it lies where it
+ *     is smaller: 0 is the left, 1 the right; {@code focusY} likewise from the top
+ * @param background for what the still does not cover, six hexadecimal digits, or empty for none
+ */
+public record Fit(Way way, double focusX, double focusY, String background) {
+    public enum Way {
+        /** All of it is seen. */
+        INSIDE,
+        /** All of the canvas is covered. */
+        FILL,
+        /** Made to the canvas's ratio. */
+        STRETCH,
+        /** One pixel of the still on one of the canvas. */
+        AS_IS
+    }
+
+    public static final Fit USUAL = new Fit(Way.INSIDE, 0.5, 0.5, "");
+
+    public Fit {
+        if (way == null) {
+            throw new OutOfRange("way", "must be given");
+        }
+        checkShare("focusX", focusX);
+        checkShare("focusY", focusY);
+        Ranges.checkColorOrNone("background", background);
+    }
+
+    /** @return where on the canvas the still lies; may reach over its edges */
+    public Region place(Size still, Size canvas) {
+        double across = (double) canvas.width() / still.width();
+        double down = (double) canvas.height() / still.height();
+        return switch (way) {
+            case INSIDE -> scaled(still, canvas, Math.min(across, down));
+            case FILL -> scaled(still, canvas, Math.max(across, down));
+            case STRETCH -> Region.all(canvas);
+            case AS_IS -> scaled(still, canvas, 1);
+        };
+    }
+
+    /** @return whether a still of that size leaves some of the canvas bare */
+    public boolean leavesBare(Size still, Size canvas) {
+        Region place = place(still, canvas);
+        double slack = 0.5;
+        return place.width() < canvas.width() - slack || place.height() < canvas.height() - slack;
+    }
+
+    private Region scaled(Size still, Size canvas, double factor) {
+        double width = still.width() * factor;
+        double height = still.height() * factor;
+        return new Region((canvas.width() - width) * focusX, (canvas.height() - height) * focusY, width, height);
+    }
+
+    private static void checkShare(String field, double share) {
+        if (!(share >= 0 && share <= 1)) {
+            throw new OutOfRange(field, "must be from 0 to 1, not " + share);
+        }
+    }
+}

@@ -1,0 +1,15 @@
+package dobbin.reel;
+
+/**
+ * A name for some frames that follow one another; they say themselves that they belong to it.
+ *
+ * @param id different from all other runs' in the reel
+ */
+public record Run(int id, String name) {
+    /** What frames say that belong to none. */
+    public static final int NONE = 0;
+
+    public Run {
+        name = Ranges.checkName("name", name);
+    }
+}

@@ -1,0 +1,96 @@
+package dobbin.edit;
+
+import dobbin.lettering.TextBlock.Align;
+import dobbin.lettering.Typeface;
+import dobbin.raster.Size;
+import dobbin.reel.Card;
+import dobbin.reel.Fit;
+import dobbin.reel.Frame;
+import dobbin.reel.Reel;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Random;
+
+/** Edits as people might make them in any order, from a seed. Some will be refused. */
+final class AnyEdit {
+    private static final int MOST_FRAMES = 300;
+
+    private AnyEdit() {}
+
+    static Edit on(Reel reel, Random random) {
+        if (reel.frames().isEmpty()) {
+            return new AddStills(List.of(EditTest.still("New " + random.nextInt(50), new Size(960, 640))), 0);
+        }
+        if (reel.frames().size() > MOST_FRAMES) {
+            return new RemoveFrames(someOf(reel, random));
+        }
+        return random.nextInt(3) == 0 ? ofOrder(reel, random) : ofAnything(reel, random);
+    }
+
+    /** One that moves frames about, and neither adds nor removes any. */
+    static Edit ofOrder(Reel reel, Random random) {
+        List<Integer> some = random.nextBoolean() ? someOf(reel, random) : runOf(reel, random);
+        return switch (random.nextInt(3)) {
+            case 0 -> new MoveFrames(some, gap(reel, random));
+            case 1 -> new ReverseFrames(some);
+            default -> new SortByName(some);
+        };
+    }
+
+    private static Edit ofAnything(Reel reel, Random random) {
+        List<Integer> some = someOf(reel, random);
+        List<Integer> run = runOf(reel, random);
+        int gap = gap(reel, random);
+        int one = some.get(0);
+        return switch (random.nextInt(21)) {
+            case 0 -> new CopyFrames(some, gap);
+            case 1 -> new CopyFrames(run, gap);
+            case 2 -> new RepeatFrames(run, 2 + random.nextInt(3));
+            case 3 -> new ThereAndBack(run, random.nextBoolean());
+            case 4 -> new RemoveFrames(some.subList(0, 1 + some.size() / 4));
+            case 5 -> new LeaveOut(some, random.nextInt(3) > 0);
+            case 6 -> new ThinFrames(run, 2 + random.nextInt(4));
+            case 7 -> new MergeFrames(run);
+            case 8 -> new SetDelay(some, 10 + random.nextInt(3_000));
+            case 9 -> new AddToDelays(some, random.nextInt(200) - 60);
+            case 10 -> new FitTotal(some, 1_000 + random.nextInt(20_000));
+            case 11 -> new ScaleDelays(some, 25 + random.nextInt(300));
+            case 12, 13 -> new NameRun(run, "Run " + random.nextInt(9));
+            case 14 ->
+                new UnnameRun(reel.runs().isEmpty() ? 1 : reel.runs().get(0).id());
+            case 15 -> new AddCard(card(random), 500, gap);
+            case 16 -> new ChangeCard(List.of(one), card(random));
+            case 17 -> new ReplacePicture(one, EditTest.still("Other " + random.nextInt(9), new Size(640, 480)));
+            case 18 -> new SetFit(some, new Fit(Fit.Way.values()[random.nextInt(4)], random.nextDouble(), 0.5, ""));
+            case 19 -> new SetCanvas(1 + random.nextInt(900), 300 + random.nextInt(900));
+            default -> new PasteFrames(List.of(new Pasted(card(random), 80)), gap);
+        };
+    }
+
+    static Card card(Random random) {
+        return new Card("1e2a3" + random.nextInt(10), "Low tide", Typeface.HAND, 40, "ffffff", Align.CENTER);
+    }
+
+    static List<Integer> someOf(Reel reel, Random random) {
+        List<Integer> ids = ids(reel);
+        Collections.shuffle(ids, random);
+        return ids.subList(0, 1 + random.nextInt(ids.size()));
+    }
+
+    /** Frames that follow one another. */
+    static List<Integer> runOf(Reel reel, Random random) {
+        List<Integer> ids = ids(reel);
+        int from = random.nextInt(ids.size());
+        return ids.subList(from, from + 1 + random.nextInt(Math.min(12, ids.size() - from)));
+    }
+
+    static int gap(Reel reel, Random random) {
+        int at = random.nextInt(reel.frames().size() + 1);
+        return at == 0 ? 0 : reel.frames().get(at - 1).id();
+    }
+
+    private static List<Integer> ids(Reel reel) {
+        return new ArrayList<>(reel.frames().stream().map(Frame::id).toList());
+    }
+}

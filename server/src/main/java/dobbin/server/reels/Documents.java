@@ -1,0 +1,47 @@
+package dobbin.server.reels;
+
+import dobbin.reel.Fit;
+import dobbin.reel.Reel;
+import dobbin.reel.Run;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Reels as they are stored. What was stored by an earlier version gets what it could not say yet. */
+@Component
+class Documents {
+    private final JsonMapper json;
+
+    Documents(JsonMapper json) {
+        this.json = json;
+    }
+
+    String write(Reel reel) {
+        return json.writeValueAsString(reel);
+    }
+
+    Reel read(String document) {
+        if (document.contains("\"nextFrameId\"")) {
+            return json.treeToValue(completed((ObjectNode) json.readTree(document)), Reel.class);
+        }
+        return json.readValue(document, Reel.class);
+    }
+
+    /** The first version had no runs, cards, fits or frames left out, and called the next id by another name. */
+    private ObjectNode completed(ObjectNode reel) {
+        reel.set("nextId", reel.remove("nextFrameId"));
+        reel.putArray("runs");
+        reel.putArray("dismissed");
+        for (JsonNode each : reel.withArray("frames")) {
+            ObjectNode frame = (ObjectNode) each;
+            ObjectNode still = (ObjectNode) frame.remove("still");
+            still.put("kind", "still");
+            still.set("fit", json.valueToTree(Fit.USUAL));
+            frame.set("content", still);
+            frame.put("leftOut", false);
+            frame.put("run", Run.NONE);
+        }
+        return reel;
+    }
+}

@@ -1,0 +1,135 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import type { Card } from '@/api/types'
+import { drawnPicture } from '@/api/client'
+import ColorField from '@/parts/ColorField.vue'
+import DialogCard from '@/parts/DialogCard.vue'
+import NumberField from '@/parts/NumberField.vue'
+import { useArranging } from '@/reel/arranging'
+import { useAsking } from '@/reel/asking'
+import { useReel } from '@/reel/store'
+import { useSelection } from '@/reel/selection'
+
+/** A card: a color with words on it, or without. */
+const TYPEFACES: { value: Card['typeface']; title: string }[] = [
+  { value: 'PLAIN', title: 'Plain (Figtree)' },
+  { value: 'BOOK', title: 'Book (Lora)' },
+  { value: 'HAND', title: 'Hand (Caveat)' },
+  { value: 'POSTER', title: 'Poster (Bebas Neue)' },
+  { value: 'TYPED', title: 'Typed (Courier Prime)' },
+]
+const ALIGNS: { value: Card['align']; title: string }[] = [
+  { value: 'LEFT', title: 'Left' },
+  { value: 'CENTER', title: 'Center' },
+  { value: 'RIGHT', title: 'Right' },
+]
+const PREVIEW_WIDTH = 480
+const FIRST_SIZE_SHARE = 0.13
+const LONG_ENOUGH_TO_READ = 1500
+
+const store = useReel()
+const selection = useSelection()
+const asking = useAsking()
+const arranging = useArranging()
+const shown = computed({
+  get: () => asking.dialog === 'card',
+  set: (open: boolean) => {
+    if (!open) asking.close()
+  },
+})
+
+const card = ref<Card>(blankCard())
+const delayMillis = ref(LONG_ENOUGH_TO_READ)
+const preview = ref('')
+
+function blankCard(): Card {
+  const size = Math.max(4, Math.round((store.reel?.canvas.height ?? 320) * FIRST_SIZE_SHARE))
+  return { kind: 'card', background: '1e2a32', text: '', typeface: 'PLAIN', size, color: 'f6f1e7', align: 'CENTER' }
+}
+
+watch(shown, (open) => {
+  const first = selection.frames[0]?.content
+  if (open) {
+    card.value = asking.cardsToChange && first?.kind === 'card' ? { ...first } : blankCard()
+  }
+})
+
+watch(
+  [card, shown],
+  async () => {
+    if (shown.value && store.reel) {
+      preview.value = await drawnPicture(store.reel.id, card.value, PREVIEW_WIDTH, preview.value)
+    }
+  },
+  { deep: true },
+)
+
+function done(): void {
+  asking.close()
+  void (asking.cardsToChange ? arranging.changeCard({ ...card.value }) : arranging.addCard({ ...card.value }, delayMillis.value))
+}
+</script>
+
+<template>
+  <dialog-card v-model="shown" :title="asking.cardsToChange ? `Change ${asking.which}` : 'New card'"
+    :verb="asking.cardsToChange ? 'Change' : 'Add'" :width="820" @done="done">
+    <div class="sides">
+      <div class="settings">
+        <v-textarea v-model="card.text" label="Words, or none for a blank frame" rows="3" maxlength="500" variant="outlined"
+          density="compact" hide-details autofocus />
+        <div class="row">
+          <v-select v-model="card.typeface" :items="TYPEFACES" label="Typeface" variant="outlined" density="compact"
+            hide-details />
+          <number-field :value="card.size" label="Size" labelled suffix="px" :min="4" :max="2000" class="size"
+            @done="(size) => (card.size = size)" />
+        </div>
+        <v-btn-toggle v-model="card.align" mandatory density="compact" variant="outlined" divided aria-label="Alignment">
+          <v-btn v-for="{ value, title } in ALIGNS" :key="value" :value="value" size="small">{{ title }}</v-btn>
+        </v-btn-toggle>
+        <div class="row">
+          <color-field v-model="card.color" label="Letters" />
+          <color-field v-model="card.background" label="Background" none="None" />
+        </div>
+        <number-field v-if="!asking.cardsToChange" :value="delayMillis" label="Show it for" labelled suffix="ms" :min="10"
+          :max="600000" :step="100" @done="(millis) => (delayMillis = millis)" />
+      </div>
+      <div class="preview checker"><img v-if="preview" :src="preview" alt="The card as it will look" /></div>
+    </div>
+  </dialog-card>
+</template>
+
+<style scoped>
+.sides {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 380px;
+  gap: 24px;
+}
+
+.settings {
+  display: grid;
+  align-content: start;
+  gap: 14px;
+}
+
+.row {
+  display: flex;
+  align-items: flex-start;
+  gap: 12px;
+}
+
+.size {
+  max-width: 120px;
+}
+
+.preview {
+  align-self: start;
+  overflow: hidden;
+  border: 1px solid var(--line);
+  border-radius: 8px;
+}
+
+img {
+  display: block;
+  width: 100%;
+}
+</style>

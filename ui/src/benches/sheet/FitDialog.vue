@@ -1,0 +1,210 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import type { Fit, Still } from '@/api/types'
+import { drawnPicture } from '@/api/client'
+import ColorField from '@/parts/ColorField.vue'
+import DialogCard from '@/parts/DialogCard.vue'
+import NumberField from '@/parts/NumberField.vue'
+import { useArranging } from '@/reel/arranging'
+import { useAsking } from '@/reel/asking'
+import { useReel } from '@/reel/store'
+
+/** The size of the canvas, and how stills of other sizes lie on it. */
+const WAYS: { way: Fit['way']; label: string; means: string }[] = [
+  { way: 'INSIDE', label: 'Inside', means: 'All of the still is seen.' },
+  { way: 'FILL', label: 'Fill', means: 'All of the canvas is covered; what reaches over is cut.' },
+  { way: 'STRETCH', label: 'Stretch', means: 'Made to the shape of the canvas.' },
+  { way: 'AS_IS', label: 'As it is', means: 'One pixel of the still on one of the canvas.' },
+]
+const PREVIEW_WIDTH = 320
+
+const store = useReel()
+const asking = useAsking()
+const arranging = useArranging()
+const shown = computed({
+  get: () => asking.dialog === 'fit',
+  set: (open: boolean) => {
+    if (!open) asking.close()
+  },
+})
+
+const stills = computed(() =>
+  store.frames.filter((frame) => arranging.affected.includes(frame.id) && frame.content.kind === 'still'),
+)
+/** The first whose fit is seen: one of another size, where there is one. */
+const example = computed(() => stills.value.find((frame) => frame.otherSize) ?? stills.value[0])
+const exampleStill = computed(() => example.value?.content as Still | undefined)
+
+const fit = ref<Fit>({ way: 'INSIDE', focusX: 0.5, focusY: 0.5, background: '' })
+const width = ref(1)
+const height = ref(1)
+const preview = ref('')
+
+watch(shown, (open) => {
+  if (open && store.reel) {
+    fit.value = { ...(exampleStill.value?.fit ?? fit.value) }
+    width.value = store.reel.canvas.width
+    height.value = store.reel.canvas.height
+  }
+})
+
+const canvas = computed(() => store.reel?.canvas ?? { width: 1, height: 1 })
+const sizes = computed(() => store.reel?.stillSizes.slice(0, 4) ?? [])
+const hasFocus = computed(() => fit.value.way !== 'STRETCH')
+
+/** Each change of the canvas is an edit of its own, so that the preview is true. */
+async function setCanvas(newWidth: number, newHeight: number): Promise<void> {
+  if (newWidth !== canvas.value.width || newHeight !== canvas.value.height) {
+    await store.dispatch({ type: 'setCanvas', width: newWidth, height: newHeight })
+  }
+  width.value = canvas.value.width
+  height.value = canvas.value.height
+}
+
+watch(
+  [fit, canvas, shown],
+  async () => {
+    if (shown.value && store.reel && exampleStill.value) {
+      preview.value = await drawnPicture(store.reel.id, { ...exampleStill.value, fit: fit.value }, PREVIEW_WIDTH, preview.value)
+    }
+  },
+  { deep: true },
+)
+
+function focusAt(event: PointerEvent): void {
+  if (event.buttons !== 1 || !hasFocus.value) {
+    return
+  }
+  const box = (event.currentTarget as HTMLElement).getBoundingClientRect()
+  const share = (at: number, length: number): number => Math.round(Math.max(0, Math.min(1, at / length)) * 100) / 100
+  fit.value.focusX = share(event.clientX - box.left, box.width)
+  fit.value.focusY = share(event.clientY - box.top, box.height)
+}
+
+function done(): void {
+  asking.close()
+  void arranging.setFit({ ...fit.value })
+}
+</script>
+
+<template>
+  <dialog-card v-model="shown" :title="`Canvas, and fit of ${asking.which}`" verb="Fit" :width="760"
+    :disabled="stills.length === 0" @done="done">
+    <div class="sides">
+      <div class="settings">
+        <fieldset>
+          <legend>Canvas</legend>
+          <div class="row">
+            <number-field :value="width" label="Canvas width" suffix="px" :min="1" :max="10000" :step="10"
+              @done="(value) => setCanvas(value, height)" />
+            <span class="quiet">×</span>
+            <number-field :value="height" label="Canvas height" suffix="px" :min="1" :max="10000" :step="10"
+              @done="(value) => setCanvas(width, value)" />
+          </div>
+          <div class="chips" role="group" aria-label="Canvas from the stills">
+            <v-btn v-for="{ size, count } in sizes" :key="`${size.width} ${size.height}`" size="small" variant="outlined"
+              class="chip" :active="size.width === canvas.width && size.height === canvas.height"
+              @click="setCanvas(size.width, size.height)">{{ size.width }} × {{ size.height }} · {{ count }}
+              {{ count === 1 ? 'still' : 'stills' }}</v-btn>
+          </div>
+        </fieldset>
+        <fieldset>
+          <legend>Stills</legend>
+          <v-radio-group v-model="fit.way" hide-details color="primary" density="compact" aria-label="Fit">
+            <v-radio v-for="{ way, label, means } in WAYS" :key="way" :value="way">
+              <template #label><span><b>{{ label }}</b> <span class="quiet">{{ means }}</span></span></template>
+            </v-radio>
+          </v-radio-group>
+        </fieldset>
+        <fieldset v-if="hasFocus">
+          <legend>Focus</legend>
+          <div class="row">
+            <number-field :value="Math.round(fit.focusX * 100)" label="Focus from the left" suffix="%" :min="0" :max="100"
+              :step="5" @done="(value) => (fit.focusX = value / 100)" />
+            <number-field :value="Math.round(fit.focusY * 100)" label="Focus from the top" suffix="%" :min="0" :max="100"
+              :step="5" @done="(value) => (fit.focusY = value / 100)" />
+          </div>
+        </fieldset>
+        <color-field v-model="fit.background" label="Background where nothing covers the canvas" none="None" />
+      </div>
+      <figure v-if="example">
+        <div class="preview checker" :class="{ movable: hasFocus }" @pointerdown="focusAt" @pointermove="focusAt">
+          <img v-if="preview" :src="preview" :alt="`${example.name} on the canvas`" draggable="false" />
+          <span v-if="hasFocus" class="focus" :style="{ left: fit.focusX * 100 + '%', top: fit.focusY * 100 + '%' }" />
+        </div>
+        <figcaption class="quiet">{{ example.name }}, {{ exampleStill?.size.width }} × {{ exampleStill?.size.height }}{{ hasFocus
+          ? '. Drag to move the focus.' : '' }}</figcaption>
+      </figure>
+    </div>
+  </dialog-card>
+</template>
+
+<style scoped>
+.sides {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 300px;
+  gap: 28px;
+}
+
+.settings {
+  display: grid;
+  align-content: start;
+  gap: 14px;
+}
+
+legend {
+  margin-bottom: 6px;
+  font-weight: 650;
+}
+
+.row {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+
+.chips {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin-top: 8px;
+}
+
+figure {
+  margin: 0;
+}
+
+.preview {
+  position: relative;
+  overflow: hidden;
+  border: 1px solid var(--line);
+  border-radius: 8px;
+  touch-action: none;
+}
+
+.movable {
+  cursor: move;
+}
+
+img {
+  display: block;
+  width: 100%;
+}
+
+.focus {
+  position: absolute;
+  width: 20px;
+  height: 20px;
+  margin: -10px;
+  border: 3px solid #fff;
+  border-radius: 50%;
+  box-shadow: 0 0 0 2px #1e2a32;
+  pointer-events: none;
+}
+
+figcaption {
+  margin-top: 6px;
+  font-size: 13px;
+  overflow-wrap: anywhere;
+}
+</style>
