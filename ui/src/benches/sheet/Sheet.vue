@@ -33,7 +33,8 @@ const scroller = ref<HTMLElement | null>(null)
 const grid = ref<HTMLElement | null>(null)
 const menuAt = ref<[number, number] | undefined>()
 const menuOpen = ref(false)
-const cardWidth = useLocalStorage('dobbin.cardWidth', 124)
+/** As someone chose, or 0. */
+const cardWidth = useLocalStorage('dobbin.cardWidth', 0)
 
 const canvas = computed(() => store.reel?.canvas ?? { width: 3, height: 2 })
 const layout = useSheetLayout(
@@ -224,7 +225,7 @@ const reachable = computed(() => {
           <add-stills :to="store.reel!.id" />
         </div>
       </div>
-      <size-slider v-if="store.frames.length > 0" v-model="cardWidth" class="sizes" />
+      <size-slider v-if="store.frames.length > 0" v-model="cardWidth" :now="layout.cardWidth.value" class="sizes" />
       <div v-if="target && drag.state.value" class="ghost"
         :style="{ left: `${drag.state.value.clientX + 14}px`, top: `${drag.state.value.clientY + 10}px` }">
         {{ framesText(selection.ids.length) }} {{ placeText(target.gap) }}

@@ -1,24 +1,28 @@
 <script setup lang="ts">
-/** How large the cards of the sheet are. */
+/** How large the cards of the sheet are: as chosen, or, while that is 0, so that all can be seen. */
+defineProps<{ now: number }>()
 const width = defineModel<number>({ required: true })
 </script>
 
 <template>
-  <label class="sizes">
-    <span class="unseen">Size of the cards</span>
-    <input v-model.number="width" type="range" min="72" max="320" step="4" title="Size of the cards" />
-  </label>
+  <div class="sizes">
+    <v-btn v-if="width > 0" size="x-small" title="So that all can be seen, if they can" @click="width = 0">Fit</v-btn>
+    <input :value="width || now" type="range" min="72" max="320" step="4" title="Size of the cards" aria-label="Size of the cards"
+      @input="width = Number(($event.target as HTMLInputElement).value)" />
+  </div>
 </template>
 
 <style scoped>
 .sizes {
-  padding: 2px 10px;
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  padding: 4px 10px;
   border-radius: 12px;
-  background: color-mix(in srgb, var(--paper) 86%, transparent);
+  background: color-mix(in srgb, var(--paper) 88%, transparent);
 }
 
 input {
-  display: block;
   width: 110px;
   accent-color: var(--ink2);
 }

@@ -9,6 +9,9 @@ const FACTS = 28
 const BAND = 24
 const SHORTEST = 0.25
 const TALLEST = 1.25
+/** How wide cards are when nobody has said: as wide as lets all be seen, within these. */
+const NARROWEST = 124
+const WIDEST = 300
 /** Rows kept ready above and below what is seen. */
 const SPARE_ROWS = 2
 
@@ -31,7 +34,8 @@ export interface Band {
  * Where the cards of a sheet stand. All are of one size, so any card's place follows from its number alone, and only those
  * in view need to be there; rows that a named run crosses are higher by its band.
  *
- * @param scroller the element the sheet scrolls in, without padding of its own
+ * @param scroller the element the sheet scrolls in
+ * @param wantedWidth of a card, or 0 for as wide as lets all be seen
  */
 export function useSheetLayout(
   scroller: Ref<HTMLElement | null>,
@@ -43,12 +47,29 @@ export function useSheetLayout(
   const { width, height } = useElementSize(scroller)
   const scroll = useScroll(scroller)
 
-  const columns = computed(() => Math.max(1, Math.floor((width.value + GAP) / (wantedWidth() + GAP))))
-  const cardWidth = computed(() => Math.floor((width.value - GAP * (columns.value - 1)) / columns.value))
-  const pictureHeight = computed(() => {
+  const columnsFor = (cardWidth: number): number => Math.max(1, Math.floor((width.value + GAP) / (cardWidth + GAP)))
+  const widthIn = (across: number): number => Math.floor((width.value - GAP * (across - 1)) / across)
+  const pictureHeightAt = (cardWidth: number): number => {
     const ratio = canvas().height / canvas().width
-    return Math.round((cardWidth.value - 2 * PAD) * Math.min(TALLEST, Math.max(SHORTEST, ratio)))
-  })
+    return Math.round((cardWidth - 2 * PAD) * Math.min(TALLEST, Math.max(SHORTEST, ratio)))
+  }
+
+  /** The fewest columns with which all rows are in view at once. */
+  function columnsToSeeAll(): number {
+    const most = columnsFor(NARROWEST)
+    for (let across = columnsFor(WIDEST); across < most; across++) {
+      const rowHeight = pictureHeightAt(widthIn(across)) + PAD + FACTS + GAP
+      const banded = runs().length > 0 ? BAND : 0
+      if (Math.ceil(frames().length / across) * (rowHeight + banded) <= height.value) {
+        return across
+      }
+    }
+    return most
+  }
+
+  const columns = computed(() => (wantedWidth() > 0 ? columnsFor(wantedWidth()) : columnsToSeeAll()))
+  const cardWidth = computed(() => Math.min(widthIn(columns.value), Math.max(WIDEST, wantedWidth())))
+  const pictureHeight = computed(() => pictureHeightAt(cardWidth.value))
   const cardHeight = computed(() => pictureHeight.value + PAD + FACTS)
   const rows = computed(() => Math.ceil(frames().length / columns.value))
 
@@ -169,7 +190,7 @@ export function useSheetLayout(
     scroll.measure()
   }
 
-  return { pictureHeight, totalHeight, inView, bands, boxOf, gapAt, markOf, touchedBy, neighborOf, reveal }
+  return { cardWidth, pictureHeight, totalHeight, inView, bands, boxOf, gapAt, markOf, touchedBy, neighborOf, reveal }
 }
 
 export type SheetLayout = ReturnType<typeof useSheetLayout>

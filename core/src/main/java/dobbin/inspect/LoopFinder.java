@@ -20,8 +20,6 @@ final class LoopFinder {
     /** Giving up all frames would have to be worth so many usual steps. */
     private static final double LENGTH_WEIGHT = 2;
 
-    private static final double WORTH_IT = 0.5;
-
     /**
      * Frames {@code from} to {@code to}, the latter not included.
      *
@@ -31,7 +29,7 @@ final class LoopFinder {
 
     private LoopFinder() {}
 
-    /** @return the best stretch, unless the whole loop closes nearly as well or there are fewer than 8 frames */
+    /** @return the best stretch, if that closes smoothly; none of fewer than 8 frames */
     static Optional<Stretch> best(List<Frame> loop, Sight sight, Rhythm rhythm) {
         int count = loop.size();
         if (count < FEWEST_FRAMES) {
@@ -54,9 +52,7 @@ final class LoopFinder {
             }
         }
         double seam = sight.change(loop.get(bestTo - 1), loop.get(bestFrom)) / usual;
-        return seam <= WORTH_IT * rhythm.seamRatio()
-                ? Optional.of(new Stretch(bestFrom, bestTo, seam))
-                : Optional.empty();
+        return Rhythm.isSmooth(seam) ? Optional.of(new Stretch(bestFrom, bestTo, seam)) : Optional.empty();
     }
 
     /** How unlike {@code to} and what would stand in for it are, their neighbors in time counted at half. */

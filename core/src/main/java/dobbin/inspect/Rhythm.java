@@ -42,11 +42,16 @@ public record Rhythm(double[] changes, double usual, double seamRatio, Seam seam
         return new Rhythm(changes, usual, ratio, verdict(changes[0], usual, ratio));
     }
 
+    /** @return whether a seam of so many usual steps is hardly larger than they are */
+    static boolean isSmooth(double seamRatio) {
+        return seamRatio <= HARDLY_MORE;
+    }
+
     private static Seam verdict(double seam, double usual, double ratio) {
         if (seam < NOTHING) {
             return usual < NOTHING ? Seam.SMOOTH : Seam.REPEATS;
         }
-        if (ratio <= HARDLY_MORE) {
+        if (isSmooth(ratio)) {
             return Seam.SMOOTH;
         }
         return ratio <= MUCH_MORE ? Seam.VISIBLE : Seam.JUMP;

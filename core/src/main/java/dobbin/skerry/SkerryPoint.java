@@ -1,11 +1,15 @@
 package dobbin.skerry;
 
+import dobbin.dither.Dither;
+import dobbin.edit.LeaveOut;
+import dobbin.edit.NameRun;
+import dobbin.edit.SetDelay;
+import dobbin.edit.SetDelivery;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import java.awt.image.BufferedImage;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 
 /** All that is drawn of Skerry Point. */
 public final class SkerryPoint {
@@ -18,28 +22,43 @@ public final class SkerryPoint {
 
     /** @return hand-held photographs, one of another size, with names that sort badly */
     public static DemoFolder sunrise() {
-        Map<Integer, Integer> holds = Map.of(1, 400, 24, 1200);
-        return new DemoFolder("Sunrise at Skerry Point", Sunrise.files(), 100, holds, 420, 128, true);
+        return new DemoFolder(
+                "Sunrise at Skerry Point",
+                Sunrise.files(),
+                100,
+                List.of(
+                        new SetDelay(List.of(1), 400),
+                        new SetDelay(List.of(24), 1200),
+                        new NameRun(List.of(7, 8, 9, 10, 11, 12), "First light"),
+                        new LeaveOut(List.of(20), true),
+                        new SetDelivery(420, 128, Dither.ERROR, "")));
     }
 
     /** @return an ink drawing on nothing */
     public static DemoFolder gull() {
-        return new DemoFolder("Gull over the point", Gull.files(), 70, Map.of(), 420, 32, false);
+        return new DemoFolder(
+                "Gull over the point", Gull.files(), 70, List.of(new SetDelivery(420, 32, Dither.NONE, "")));
     }
 
     /** @return a banner with lettering and a last pose that stays */
     public static DemoFolder ferry() {
-        return new DemoFolder("Last ferry at six", FerryBanner.files(), 90, Map.of(16, 1600), 640, 64, false);
+        return new DemoFolder(
+                "Last ferry at six",
+                FerryBanner.files(),
+                90,
+                List.of(new SetDelay(List.of(16), 1600), new SetDelivery(640, 64, Dither.NONE, "")));
     }
 
     /** @return hard pixels in few colors */
     public static DemoFolder sail() {
-        return new DemoFolder("Little red sail", PixelBoat.files(), 120, Map.of(), 480, 16, false);
+        return new DemoFolder(
+                "Little red sail", PixelBoat.files(), 120, List.of(new SetDelivery(480, 16, Dither.NONE, "")));
     }
 
     /** @return one animation with uneven delays */
     public static DemoFolder light() {
-        return new DemoFolder("The light", NightLight.files(), 100, Map.of(), 360, 128, true);
+        return new DemoFolder(
+                "The light", NightLight.files(), 100, List.of(new SetDelivery(360, 128, Dither.ERROR, "")));
     }
 
     /** @return photographs of a sunrise, as decoded rasters: material for measuring */

@@ -8,6 +8,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.KeyboardModifier;
+import dobbin.skerry.SkerryPoint;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.List;
@@ -29,6 +30,8 @@ class ScreenshotsTest {
             shelf(page);
             sheet(page);
             share(page);
+            sheets(page, app);
+            dialogs(page);
             gathering(page, app);
             assertThat(browser.complaints()).allMatch(complaint -> complaint.contains("status of 422"));
         }
@@ -90,6 +93,64 @@ class ScreenshotsTest {
         page.waitForTimeout(800);
         take(page, "share-dark");
         page.getByLabel("Light colors").click();
+    }
+
+    /** The same bench with few frames, some, and many. */
+    private static void sheets(Page page, App app) {
+        page.navigate(app.address());
+        page.locator("[data-test=files]")
+                .first()
+                .setInputFiles(SkerryPoint.sunrise().files().stream()
+                        .map(file -> new FilePayload(file.name(), "image/jpeg", file.bytes()))
+                        .toArray(FilePayload[]::new));
+        Sheet sheet = new Sheet(page);
+        assertThat(sheet.cards()).hasCount(24);
+        sheet.select("None");
+        sheet.button("Fill the canvas").click();
+        sheet.more("Keep every n-th…");
+        sheet.answer("Keep every", "4", "Thin out");
+        lightAndDark(page, "sheet-6");
+
+        page.keyboard().press("Control+z");
+        assertThat(sheet.cards()).hasCount(24);
+        sheet.card(5).click();
+        sheet.card(22).click(new Locator.ClickOptions().setModifiers(List.of(KeyboardModifier.SHIFT)));
+        sheet.button("There and back…").click();
+        page.locator(".v-dialog button[type=submit]").click();
+        sheet.assertSelection("16 of 40 frames · 1.6 s");
+        sheet.more("Name this run…");
+        sheet.answer("Name of the run", "Sinking again", "Name");
+        lightAndDark(page, "sheet-40");
+
+        sheet.select("All");
+        sheet.button("Repeat…").click();
+        sheet.answer("Times in all", "8", "Repeat");
+        sheet.select("None");
+        sheet.select("Odd frames");
+        page.locator(".scroller").evaluate("sheet => sheet.scrollTop = 2_600");
+        lightAndDark(page, "sheet-300");
+    }
+
+    private static void lightAndDark(Page page, String name) {
+        page.waitForTimeout(6_000);
+        awaitWeight(page);
+        page.mouse().move(700, 790);
+        take(page, name + "-light");
+        page.getByLabel("Dark colors").click();
+        page.mouse().move(700, 790);
+        page.waitForTimeout(600);
+        take(page, name + "-dark");
+        page.getByLabel("Light colors").click();
+    }
+
+    private static void dialogs(Page page) {
+        Sheet sheet = new Sheet(page);
+        page.locator(".scroller").evaluate("sheet => sheet.scrollTop = 0");
+        sheet.add("Title card…");
+        page.getByLabel("Words, or none").fill("Sunrise at 5.12");
+        page.waitForTimeout(1_500);
+        take(page, "card-light");
+        page.getByText("Cancel").click();
     }
 
     private static void gathering(Page page, App app) {

@@ -1,13 +1,9 @@
 package dobbin.server.demo;
 
-import dobbin.dither.Dither;
 import dobbin.edit.AddStills;
 import dobbin.edit.Edit;
 import dobbin.edit.NewStill;
-import dobbin.edit.SetDelay;
-import dobbin.edit.SetDelivery;
 import dobbin.raster.Size;
-import dobbin.reel.Frame;
 import dobbin.server.Settings;
 import dobbin.server.pictures.PictureLibrary;
 import dobbin.server.reels.OpenReel;
@@ -64,13 +60,9 @@ class DemoReels implements ApplicationRunner {
             }
         }
         OpenReel reel = edited(reels.create(folder.reel()), new AddStills(stills, 0));
-        List<Integer> ids = reel.reel().frames().stream().map(Frame::id).toList();
-        for (var hold : folder.holds().entrySet()) {
-            reel = edited(reel, new SetDelay(List.of(ids.get(hold.getKey() - 1)), hold.getValue()));
+        for (Edit edit : folder.edits()) {
+            reel = edited(reel, edit);
         }
-        edited(
-                reel,
-                new SetDelivery(folder.width(), folder.colors(), folder.dithered() ? Dither.ERROR : Dither.NONE, ""));
     }
 
     private OpenReel edited(OpenReel reel, Edit edit) {
