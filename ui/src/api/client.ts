@@ -1,7 +1,7 @@
 import createClient from 'openapi-fetch'
 import type { paths } from './schema'
 import { Problem } from './problem'
-import type { FrameContent } from './types'
+import type { Draft } from './types'
 
 /** Typed by the server's OpenAPI description, so that a call the server does not know does not compile. */
 export const api = createClient<paths>({ baseUrl: '' })
@@ -20,20 +20,14 @@ export async function answer<T>(call: Promise<{ data?: T; error?: unknown; respo
   return result.data as T
 }
 
-/**
- * Draws something that is not in the reel yet, as it would look there.
- *
- * @param before the address to give up, from the last call
- * @returns an address for an image
- */
-export async function drawnPicture(reel: string, content: FrameContent, width: number, before: string): Promise<string> {
+/** Draws something that is not in the reel yet, as it would look there. */
+export async function drawnPicture(reel: string, draft: Draft, width: number): Promise<Blob> {
   const picture = await answer(
     api.POST('/api/reels/{id}/drawings', {
       params: { path: { id: reel }, query: { width } },
-      body: content,
+      body: draft,
       parseAs: 'blob',
     }),
   )
-  URL.revokeObjectURL(before)
-  return URL.createObjectURL(picture as Blob)
+  return picture as Blob
 }

@@ -51,6 +51,17 @@ function rounded(value: number): number {
   return Math.round(value * scale) / scale
 }
 
+/** What was typed and not finished is given up; what was not touched leaves the key to others. */
+function giveUp(event: KeyboardEvent): void {
+  const before = props.value === null ? '' : String(props.value)
+  if (text.value !== before || problem.value !== '') {
+    event.stopPropagation()
+  }
+  text.value = before
+  problem.value = ''
+  ;(event.target as HTMLElement).blur()
+}
+
 function nudge(event: KeyboardEvent, direction: number): void {
   const by = (props.step ?? 1) * (event.shiftKey ? 10 : 1)
   const from = Number(text.value) || props.value || 0
@@ -63,7 +74,7 @@ function nudge(event: KeyboardEvent, direction: number): void {
   <v-text-field v-model="text" :aria-label="label" :label="labelled ? label : undefined" :suffix="suffix"
     :placeholder="placeholder" :error-messages="problem" inputmode="numeric" autocomplete="off" class="number"
     @blur="finish" @keydown.enter.prevent="finish" @keydown.up.prevent="nudge($event, 1)"
-    @keydown.down.prevent="nudge($event, -1)" />
+    @keydown.down.prevent="nudge($event, -1)" @keydown.esc="giveUp" />
 </template>
 
 <style scoped>

@@ -6,19 +6,13 @@ import { answer, api } from '@/api/client'
 import { sayProblem } from '@/app/messages'
 import DialogCard from '@/parts/DialogCard.vue'
 import { agoText } from '@/parts/format'
-import { useAsking } from './asking'
+import { useDialogShown } from './asking'
 import { useReel } from './store'
 
 /** All that was done to the reel; any point can be gone back to, and forth again. */
 const store = useReel()
-const asking = useAsking()
 const history = ref<History | null>(null)
-const shown = computed({
-  get: () => asking.dialog === 'history',
-  set: (open: boolean) => {
-    if (!open) asking.close()
-  },
-})
+const shown = useDialogShown('history')
 const latestFirst = computed(() => [...(history.value?.steps ?? [])].reverse())
 
 async function load(): Promise<void> {

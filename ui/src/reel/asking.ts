@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
+import type { WritableComputedRef } from 'vue'
 import { durationText, framesText, paceText } from '@/parts/format'
 import { useArranging } from './arranging'
 import { useReel } from './store'
@@ -20,6 +21,17 @@ export interface Question {
 }
 
 type Dialog = 'fit' | 'card' | 'thereAndBack' | 'history'
+
+/** Whether a dialog is open, to be written to close it. */
+export function useDialogShown(name: Dialog): WritableComputedRef<boolean> {
+  const asking = useAsking()
+  return computed({
+    get: () => asking.dialog === name,
+    set: (open: boolean) => {
+      if (!open) asking.close()
+    },
+  })
+}
 
 /** What is being asked before something is done. One thing at a time. */
 export const useAsking = defineStore('asking', () => {

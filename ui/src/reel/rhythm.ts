@@ -8,7 +8,10 @@ export interface SeamWords {
 }
 
 /** The server's verdict on the seam in words for the box at the end of the rhythm bar. */
-export function seamWords(rhythm: RhythmView | null): SeamWords {
+export function seamWords(rhythm: RhythmView | null, looking: boolean): SeamWords {
+  if (looking) {
+    return { word: '…', detail: 'looking', tone: 'plain', explained: 'The frames are being compared.' }
+  }
   const times = rhythm ? rhythm.seamRatio.toFixed(rhythm.seamRatio < 10 ? 1 : 0) : ''
   const detail = `seam ${times}×`
   switch (rhythm?.seam) {

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { ref, watch } from 'vue'
 import type { Card } from '@/api/types'
-import { drawnPicture } from '@/api/client'
 import ColorField from '@/parts/ColorField.vue'
 import DialogCard from '@/parts/DialogCard.vue'
 import NumberField from '@/parts/NumberField.vue'
 import { useArranging } from '@/reel/arranging'
-import { useAsking } from '@/reel/asking'
+import { useAsking, useDialogShown } from '@/reel/asking'
+import { useDraft } from '@/reel/draft'
 import { useReel } from '@/reel/store'
 import { useSelection } from '@/reel/selection'
 
@@ -31,16 +31,14 @@ const store = useReel()
 const selection = useSelection()
 const asking = useAsking()
 const arranging = useArranging()
-const shown = computed({
-  get: () => asking.dialog === 'card',
-  set: (open: boolean) => {
-    if (!open) asking.close()
-  },
-})
+const shown = useDialogShown('card')
 
 const card = ref<Card>(blankCard())
 const delayMillis = ref(LONG_ENOUGH_TO_READ)
-const preview = ref('')
+const preview = useDraft(
+  () => (shown.value ? { content: card.value, canvas: store.reel!.canvas } : null),
+  PREVIEW_WIDTH,
+)
 
 function blankCard(): Card {
   const size = Math.max(4, Math.round((store.reel?.canvas.height ?? 320) * FIRST_SIZE_SHARE))
@@ -53,16 +51,6 @@ watch(shown, (open) => {
     card.value = asking.cardsToChange && first?.kind === 'card' ? { ...first } : blankCard()
   }
 })
-
-watch(
-  [card, shown],
-  async () => {
-    if (shown.value && store.reel) {
-      preview.value = await drawnPicture(store.reel.id, card.value, PREVIEW_WIDTH, preview.value)
-    }
-  },
-  { deep: true },
-)
 
 function done(): void {
   asking.close()

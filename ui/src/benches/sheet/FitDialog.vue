@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { Fit, Still } from '@/api/types'
-import { drawnPicture } from '@/api/client'
+import type { Fit, Size, Still } from '@/api/types'
 import ColorField from '@/parts/ColorField.vue'
 import DialogCard from '@/parts/DialogCard.vue'
 import NumberField from '@/parts/NumberField.vue'
 import { useArranging } from '@/reel/arranging'
-import { useAsking } from '@/reel/asking'
+import { useAsking, useDialogShown } from '@/reel/asking'
+import { useDraft } from '@/reel/draft'
 import { useReel } from '@/reel/store'
 
 /** The size of the canvas, and how stills of other sizes lie on it. */
@@ -21,12 +21,7 @@ const PREVIEW_WIDTH = 320
 const store = useReel()
 const asking = useAsking()
 const arranging = useArranging()
-const shown = computed({
-  get: () => asking.dialog === 'fit',
-  set: (open: boolean) => {
-    if (!open) asking.close()
-  },
-})
+const shown = useDialogShown('fit')
 
 const stills = computed(() =>
   store.frames.filter((frame) => arranging.affected.includes(frame.id) && frame.content.kind === 'still'),
@@ -36,40 +31,25 @@ const example = computed(() => stills.value.find((frame) => frame.otherSize) ?? 
 const exampleStill = computed(() => example.value?.content as Still | undefined)
 
 const fit = ref<Fit>({ way: 'INSIDE', focusX: 0.5, focusY: 0.5, background: '' })
-const width = ref(1)
-const height = ref(1)
-const preview = ref('')
+const canvas = ref<Size>({ width: 1, height: 1 })
+const preview = useDraft(
+  () =>
+    shown.value && exampleStill.value
+      ? { content: { ...exampleStill.value, fit: fit.value }, canvas: canvas.value }
+      : null,
+  PREVIEW_WIDTH,
+)
 
 watch(shown, (open) => {
   if (open && store.reel) {
     fit.value = { ...(exampleStill.value?.fit ?? fit.value) }
-    width.value = store.reel.canvas.width
-    height.value = store.reel.canvas.height
+    canvas.value = { ...store.reel.canvas }
   }
 })
 
-const canvas = computed(() => store.reel?.canvas ?? { width: 1, height: 1 })
 const sizes = computed(() => store.reel?.stillSizes.slice(0, 4) ?? [])
 const hasFocus = computed(() => fit.value.way !== 'STRETCH')
-
-/** Each change of the canvas is an edit of its own, so that the preview is true. */
-async function setCanvas(newWidth: number, newHeight: number): Promise<void> {
-  if (newWidth !== canvas.value.width || newHeight !== canvas.value.height) {
-    await store.dispatch({ type: 'setCanvas', width: newWidth, height: newHeight })
-  }
-  width.value = canvas.value.width
-  height.value = canvas.value.height
-}
-
-watch(
-  [fit, canvas, shown],
-  async () => {
-    if (shown.value && store.reel && exampleStill.value) {
-      preview.value = await drawnPicture(store.reel.id, { ...exampleStill.value, fit: fit.value }, PREVIEW_WIDTH, preview.value)
-    }
-  },
-  { deep: true },
-)
+const isCanvas = ({ width, height }: Size): boolean => width === canvas.value.width && height === canvas.value.height
 
 function focusAt(event: PointerEvent): void {
   if (event.buttons !== 1 || !hasFocus.value) {
@@ -81,30 +61,34 @@ function focusAt(event: PointerEvent): void {
   fit.value.focusY = share(event.clientY - box.top, box.height)
 }
 
-function done(): void {
+async function done(): Promise<void> {
   asking.close()
-  void arranging.setFit({ ...fit.value })
+  const { width, height } = canvas.value
+  if (store.reel && !isCanvas(store.reel.canvas)) {
+    await store.dispatch({ type: 'setCanvas', width, height })
+  }
+  if (stills.value.length > 0) {
+    await arranging.setFit({ ...fit.value })
+  }
 }
 </script>
 
 <template>
-  <dialog-card v-model="shown" :title="`Canvas, and fit of ${asking.which}`" verb="Fit" :width="760"
-    :disabled="stills.length === 0" @done="done">
+  <dialog-card v-model="shown" :title="`Canvas, and fit of ${asking.which}`" verb="Apply" :width="760" @done="done">
     <div class="sides">
       <div class="settings">
         <fieldset>
           <legend>Canvas</legend>
           <div class="row">
-            <number-field :value="width" label="Canvas width" suffix="px" :min="1" :max="10000" :step="10"
-              @done="(value) => setCanvas(value, height)" />
+            <number-field :value="canvas.width" label="Canvas width" suffix="px" :min="1" :max="10000" :step="10"
+              @done="(width) => (canvas.width = width)" />
             <span class="quiet">×</span>
-            <number-field :value="height" label="Canvas height" suffix="px" :min="1" :max="10000" :step="10"
-              @done="(value) => setCanvas(width, value)" />
+            <number-field :value="canvas.height" label="Canvas height" suffix="px" :min="1" :max="10000" :step="10"
+              @done="(height) => (canvas.height = height)" />
           </div>
           <div class="chips" role="group" aria-label="Canvas from the stills">
             <v-btn v-for="{ size, count } in sizes" :key="`${size.width} ${size.height}`" size="small" variant="outlined"
-              class="chip" :active="size.width === canvas.width && size.height === canvas.height"
-              @click="setCanvas(size.width, size.height)">{{ size.width }} × {{ size.height }} · {{ count }}
+              class="chip" :active="isCanvas(size)" :aria-pressed="isCanvas(size)" @click="canvas = { ...size }">{{ size.width }} × {{ size.height }} · {{ count }}
               {{ count === 1 ? 'still' : 'stills' }}</v-btn>
           </div>
         </fieldset>

@@ -47,6 +47,14 @@ const shown = computed(() => {
 const width = computed(() => Math.max(1, wantedWidth.value))
 const height = computed(() => Math.max(1, Math.round((width.value * canvas.value.height) / canvas.value.width)))
 
+/** Larger than its room, it is seen from its middle. */
+watchPostEffect(() => {
+  const room = stage.value
+  if (room && (seen.value.width > stageWidth.value || seen.value.height > stageHeight.value)) {
+    room.scrollTo((room.scrollWidth - room.clientWidth) / 2, (room.scrollHeight - room.clientHeight) / 2)
+  }
+})
+
 watchPostEffect(() => {
   const pen = surface.value?.getContext('2d')
   if (pen && (shown.value || store.frames.length === 0)) {

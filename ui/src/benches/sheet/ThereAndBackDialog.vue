@@ -3,18 +3,13 @@ import { computed, ref } from 'vue'
 import DialogCard from '@/parts/DialogCard.vue'
 import { framesText } from '@/parts/format'
 import { useArranging } from '@/reel/arranging'
-import { useAsking } from '@/reel/asking'
+import { useAsking, useDialogShown } from '@/reel/asking'
 
 /** Plays there and back: with the end poses once or twice. */
 const asking = useAsking()
 const arranging = useArranging()
 const endsTwice = ref(false)
-const shown = computed({
-  get: () => asking.dialog === 'thereAndBack',
-  set: (open: boolean) => {
-    if (!open) asking.close()
-  },
-})
+const shown = useDialogShown('thereAndBack')
 const count = computed(() => arranging.affected.length)
 const added = computed(() => (endsTwice.value ? count.value : Math.max(0, count.value - 2)))
 

@@ -148,7 +148,7 @@ class ArrangingTest {
     void aRubberBandChoosesWhatItTouches() {
         BoundingBox second = sheet.card(2).boundingBox();
         BoundingBox third = sheet.card(3).boundingBox();
-        page.mouse().move(third.x + third.width - 10, third.y + third.height + 60);
+        page.mouse().move(third.x + third.width - 10, third.y + third.height + 5);
         page.mouse().down();
         page.mouse().move(second.x + 20, second.y + second.height - 10, new Mouse.MoveOptions().setSteps(4));
         assertThat(page.locator(".rubber")).isVisible();
@@ -190,7 +190,7 @@ class ArrangingTest {
         sheet.more("To position…");
         sheet.answer("To position", "3", "Move");
         sheet.awaitOrder(1, 2, 10, 3, 9);
-        page.getByTitle("Select the run “Ebb”").click();
+        page.getByTitle("Select the run “Ebb”").first().click();
         sheet.assertSelection("3 of 5 frames · 300 ms");
     }
 
@@ -273,6 +273,7 @@ class ArrangingTest {
                 .fill("#f6f1e7");
         page.locator(".v-dialog button[type=submit]").click();
         sheet.awaitUndo("Fit frame 6 inside the canvas");
+        assertThat(sheet.card(1)).containsText("60 × 40");
         assertThat(page.getByText("Weighs")).hasCount(1);
     }
 

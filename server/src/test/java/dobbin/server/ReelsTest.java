@@ -2,7 +2,11 @@ package dobbin.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dobbin.raster.Raster;
+import dobbin.raster.Size;
 import dobbin.server.RunningServer.Answer;
+import dobbin.still.DecodeLimits;
+import dobbin.still.StillReader;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -198,6 +202,39 @@ class ReelsTest {
         server.edit(undone, dismiss);
         assertThat(server.get(path(reel) + "/rhythm").json().get("notices").size())
                 .isZero();
+    }
+
+    @Test
+    void whatIsNotInTheReelYetIsDrawnOnTheCanvasItMightHave() throws Exception {
+        JsonNode reel = server.reelOf(NIGHT);
+        String card = """
+                {"kind":"card","background":"9cc3e0","text":"","typeface":"BOOK","size":8,"color":"101830","align":"LEFT"}""";
+        Answer drawn = server.post(
+                path(reel) + "/drawings?width=20",
+                "{\"content\":" + card + ",\"canvas\":{\"width\":40,\"height\":60}}");
+        Raster picture = StillReader.read(drawn.body(), DecodeLimits.USUAL).raster();
+        assertThat(picture).isEqualTo(Raster.filled(new Size(20, 30), DAY));
+        assertThat(server.get(path(reel)).json()).isEqualTo(reel);
+        Answer refused = server.post(
+                path(reel) + "/drawings?width=20",
+                "{\"content\":" + card + ",\"canvas\":{\"width\":40,\"height\":60000}}");
+        assertThat(refused.detail()).contains("height must be from 1 to 10,000");
+    }
+
+    @Test
+    void whatWasSeenAMomentAgoCanStillBeAskedFor() throws Exception {
+        JsonNode reel = server.reelOf(NIGHT);
+        String drawn = path(reel) + "/frames/" + reel.at("/frames/0/drawn").asString() + ".png?width=9";
+        server.edit(reel, "{\"type\":\"setCanvas\",\"width\":100,\"height\":100}");
+        assertThat(StillReader.read(server.get(drawn).body(), DecodeLimits.USUAL)
+                        .raster()
+                        .size())
+                .isEqualTo(reelCanvas(reel).withWidth(9));
+    }
+
+    private static Size reelCanvas(JsonNode reel) {
+        return new Size(
+                reel.at("/canvas/width").asInt(), reel.at("/canvas/height").asInt());
     }
 
     @Test

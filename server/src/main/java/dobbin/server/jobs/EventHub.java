@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.http.MediaType;
 import org.springframework.scheduling.annotation.EnableScheduling;
 import org.springframework.scheduling.annotation.Scheduled;
@@ -17,6 +19,8 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 public class EventHub {
     private static final long NEVER = 0;
     private static final int HEARTBEAT_MILLIS = 15_000;
+
+    private static final Logger LOG = LoggerFactory.getLogger(EventHub.class);
 
     private final Map<String, List<SseEmitter>> listeners = new ConcurrentHashMap<>();
 
@@ -56,7 +60,16 @@ public class EventHub {
         try {
             emitter.send(event);
         } catch (IOException | IllegalStateException e) {
+            close(emitter);
+        }
+    }
+
+    /** One that has gone before it was served cannot even be told so. */
+    private static void close(SseEmitter emitter) {
+        try {
             emitter.complete();
+        } catch (IllegalStateException e) {
+            LOG.debug("A listener left before it was served", e);
         }
     }
 }

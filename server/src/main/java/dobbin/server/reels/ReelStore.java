@@ -35,6 +35,9 @@ class ReelStore {
 
     private static final String SELECT_STEPS = """
             SELECT number, title, made FROM step WHERE reel = :id ORDER BY number""";
+    private static final String SELECT_NEAR = """
+            SELECT document FROM step WHERE reel = :id AND number BETWEEN :step - :reach AND :step + :reach
+            ORDER BY ABS(number - :step)""";
     private static final String COUNT_STEP = """
             SELECT COUNT(*) FROM step WHERE reel = :id AND number = :number""";
 
@@ -101,6 +104,16 @@ class ReelStore {
                         row.getInt("number"),
                         row.getString("title"),
                         row.getObject("made", OffsetDateTime.class).toInstant()))
+                .list();
+    }
+
+    /** @return the documents at most {@code reach} steps away, the nearest first */
+    List<String> documentsNear(Row row, int reach) {
+        return jdbc.sql(SELECT_NEAR)
+                .param("id", row.id())
+                .param("step", row.step())
+                .param("reach", reach)
+                .query(String.class)
                 .list();
     }
 

@@ -9,8 +9,10 @@ import dobbin.server.pictures.PictureLibrary;
 import dobbin.server.web.NotFound;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -21,6 +23,7 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 public class Reels {
     private static final int ATTEMPTS = 10;
+    private static final int NEAR = 8;
 
     private final ReelStore store;
     private final Documents documents;
@@ -60,6 +63,21 @@ public class Reels {
     /** @throws NotFound where there is no such reel, or it was removed */
     public OpenReel open(String id) {
         return opened(row(id));
+    }
+
+    /**
+     * Finds something in the reel as it stands, or as it stood a few steps ago or will after redo: a browser may still ask
+     * for what it saw a moment ago.
+     */
+    public <T> Optional<T> findNear(String id, Function<Reel, Optional<T>> wanted) {
+        Optional<T> now = wanted.apply(open(id).reel());
+        return now.isPresent()
+                ? now
+                : store.documentsNear(row(id), NEAR).stream()
+                        .map(documents::read)
+                        .map(wanted)
+                        .flatMap(Optional::stream)
+                        .findFirst();
     }
 
     public List<OpenReel> all() {

@@ -1,8 +1,11 @@
 package dobbin.server.renders;
 
+import dobbin.edit.Edit;
+import dobbin.edit.SetCanvas;
 import dobbin.inspect.Inspection;
 import dobbin.inspect.Notice;
 import dobbin.inspect.Rhythm;
+import dobbin.raster.Size;
 import dobbin.reel.FrameContent;
 import dobbin.reel.Ranges;
 import dobbin.server.reels.OpenReel;
@@ -51,11 +54,15 @@ class RenderController {
         return ResponseEntity.ok().cacheControl(UNCHANGING).body(renders.png(id, drawn, width));
     }
 
-    /** Draws what is not in the reel yet, as it would look on its canvas. */
+    /** Something that is not in the reel yet, on the canvas it might have. */
+    record Draft(FrameContent content, Size canvas) {}
+
+    /** Draws what is not in the reel yet, as it would look there. */
     @PostMapping(path = "/api/reels/{id}/drawings", produces = MediaType.IMAGE_PNG_VALUE)
-    byte[] draw(@PathVariable String id, @RequestParam int width, @RequestBody FrameContent content) {
+    byte[] draw(@PathVariable String id, @RequestParam int width, @RequestBody Draft draft) {
         Ranges.check("width", width, 1, Renders.MAX_WIDTH);
-        return renders.draft(reels.open(id).reel(), content, width);
+        SetCanvas canvas = new SetCanvas(draft.canvas().width(), draft.canvas().height());
+        return renders.draft(Edit.apply(canvas, reels.open(id).reel()), draft.content(), width);
     }
 
     /** The loop that looks like {@code preview}, small, for the shelf. */

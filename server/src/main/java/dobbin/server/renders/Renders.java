@@ -19,6 +19,7 @@ import dobbin.server.web.NotFound;
 import dobbin.slim.Progress;
 import dobbin.slim.Slim;
 import dobbin.still.PngWriter;
+import java.util.Optional;
 import org.springframework.stereotype.Service;
 
 /** Draws what is looked at, and keeps the latest of it. */
@@ -45,13 +46,16 @@ class Renders {
 
     byte[] png(String id, String key, int width) {
         return drawn.get(key + ' ' + width, missing -> {
-            Reel reel = reels.open(id).reel();
-            Frame frame = reel.frames().stream()
-                    .filter(each -> Looks.of(reel, each).equals(key))
-                    .findFirst()
+            Raster raster = reels.findNear(id, reel -> looking(reel, key).map(frame -> draw(reel, frame, width)))
                     .orElseThrow(() -> new NotFound("No frame of this reel looks like that any more."));
-            return PngWriter.bytes(draw(reel, frame, width));
+            return PngWriter.bytes(raster);
         });
+    }
+
+    private static Optional<Frame> looking(Reel reel, String key) {
+        return reel.frames().stream()
+                .filter(frame -> Looks.of(reel, frame).equals(key))
+                .findFirst();
     }
 
     /** Nothing is kept of it: the next one differs a little. */
@@ -62,10 +66,11 @@ class Renders {
 
     byte[] preview(String id, String key) {
         return drawn.get(key, missing -> {
-            Reel reel = reels.open(id).reel();
-            if (!Looks.ofLoop(reel).equals(key)) {
-                throw new NotFound("This reel does not look like that any more.");
-            }
+            Reel reel = reels.findNear(
+                            id,
+                            each -> Optional.of(each)
+                                    .filter(it -> Looks.ofLoop(it).equals(key)))
+                    .orElseThrow(() -> new NotFound("This reel does not look like that any more."));
             int width = reel.canvas().reducedTo(PREVIEW_SIDE).width();
             Delivery small = new Delivery(width, PREVIEW_COLORS, Dither.ERROR, "");
             return slim.deliver(reel.withDelivery(small), pictures, Progress.NONE)
