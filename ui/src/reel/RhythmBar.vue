@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiMagnifyMinusOutline, mdiMagnifyPlusOutline } from '@mdi/js'
-import { useElementSize, useEventListener, useScroll } from '@vueuse/core'
+import { useElementHover, useElementSize, useEventListener, useScroll } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import { delayText, durationText } from '@/parts/format'
 import PlayheadMark from './PlayheadMark.vue'
@@ -24,6 +24,7 @@ const view = ref<HTMLElement | null>(null)
 const track = ref<HTMLElement | null>(null)
 const { width: viewWidth } = useElementSize(view)
 const scroll = useScroll(view)
+const pointedAt = useElementHover(view)
 const zoom = ref(1)
 
 /** While an edge is dragged the scale stays, so that the edge stays under the pointer. */
@@ -82,13 +83,13 @@ function onWheel(event: WheelEvent): void {
 }
 useEventListener(view, 'wheel', onWheel, { passive: false })
 
-/** Zoomed in, the bar turns its page when the playhead leaves it. */
+/** Zoomed in, the bar turns its page when the playhead leaves it, but not from under the pointer. */
 watch(
   () => playhead.index,
   () => {
     const element = view.value
     const at = (playhead.starts[playhead.index] ?? 0) * scale.value
-    if (element && zoom.value > 1 && (at < element.scrollLeft || at > element.scrollLeft + viewWidth.value - 8)) {
+    if (element && zoom.value > 1 && !pointedAt.value && (at < element.scrollLeft || at > element.scrollLeft + viewWidth.value - 8)) {
       element.scrollLeft = at - 24
     }
   },

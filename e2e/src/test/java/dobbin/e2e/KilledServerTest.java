@@ -54,8 +54,8 @@ class KilledServerTest {
                 JsonMapper.shared().readTree(send(upload).body()).get("stills").get(0);
         JsonNode reel = answer(app, "/api/reels", "{\"name\":\"Tide\"}");
         return answer(app, "/api/reels/" + reel.get("id").asString() + "/edits", """
-                {"base":1,"edit":{"type":"addStills","at":0,"stills":[
-                  {"still":{"picture":"%s","name":"Tide","size":{"width":60,"height":40}},"delayMillis":0}]}}""".formatted(
+                {"base":1,"edit":{"type":"addStills","after":0,"stills":[
+                  {"picture":"%s","name":"Tide","size":{"width":60,"height":40},"delayMillis":0}]}}""".formatted(
                         taken.get("picture").asString()));
     }
 

@@ -23,6 +23,7 @@ class ManyFramesTest {
         sheet.select("All");
         sheet.button("Repeat…").click();
         sheet.answer("Times in all", "100", "Repeat");
+        sheet.awaitUndo("Repeat 5 frames 100 times");
         sheet.select("None");
         sheet.assertSelection("500 frames · 50 s");
         assertThat(sheet.cards().count()).isBetween(20, 80);

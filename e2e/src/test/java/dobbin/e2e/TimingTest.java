@@ -215,6 +215,7 @@ class TimingTest {
     void theBarIsZoomedAndItsEdgesAreDraggedOrLeft() {
         sheet.button("Zoom the rhythm in").click();
         page.waitForCondition(() -> page.locator(".rhythm .track").boundingBox().width > 1_500);
+        page.locator(".rhythm .track").hover();
         Locator first = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Delay of frame 1"));
         page.getByLabel("Rhythm of the loop").locator(".bar").evaluate("bar => bar.scrollLeft = 0");
         BoundingBox box = first.boundingBox();
