@@ -4,7 +4,9 @@ import dobbin.reel.Frame;
 import dobbin.reel.Reel;
 import dobbin.reel.Run;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -30,10 +32,13 @@ public record CopyFrames(List<Integer> frames, int after) implements Edit {
         runs.add(new Run(run, whole.get().name()));
         int id = run + 1;
         List<Frame> all = new ArrayList<>(reel.frames());
+        Map<Integer, Integer> sources = new HashMap<>();
         for (Frame original : chosen.frames()) {
+            sources.put(id, original.id());
             all.add(gap++, original.withId(id++).withRun(run));
         }
-        return reel.with(Bands.settled(all, frame -> frame.id() > run), runs, id);
+        Reel copied = reel.with(Bands.settled(all, frame -> frame.id() > run), runs, id);
+        return CarriedPoses.kept(reel, copied, frame -> sources.getOrDefault(frame, frame));
     }
 
     @Override

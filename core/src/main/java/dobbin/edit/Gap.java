@@ -3,7 +3,9 @@ package dobbin.edit;
 import dobbin.reel.Frame;
 import dobbin.reel.Reel;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 
 /**
  * A place between frames, told by the frame before it. So it still is the same place when frames elsewhere have come or
@@ -31,16 +33,24 @@ final class Gap {
         throw new EditRejected("after", "names a frame that is no longer in this reel");
     }
 
-    /** @return the reel with new frames in the gap; their ids follow from its next id, and runs close around them */
+    /**
+     * @param added new frames, or such as the reel has, to be copied
+     * @return the reel with them in the gap; their ids follow from its next id, runs close around them, and copies show
+     *     cut-outs as the frames do that they are copies of
+     */
     static Reel insert(Reel reel, int index, List<Frame> added) {
         List<Frame> placed = new ArrayList<>();
+        Map<Integer, Integer> sources = new HashMap<>();
         int id = reel.nextId();
         for (Frame frame : added) {
+            sources.put(id, frame.id());
             placed.add(frame.withId(id++));
         }
         List<Frame> all = new ArrayList<>(reel.frames());
         all.addAll(index, placed);
         int firstNew = reel.nextId();
-        return reel.withFrames(Bands.settled(all, frame -> frame.id() >= firstNew), id);
+        Reel inserted = reel.withFrames(Bands.settled(all, frame -> frame.id() >= firstNew), id);
+        boolean copies = added.stream().anyMatch(frame -> frame.id() < firstNew);
+        return copies ? CarriedPoses.kept(reel, inserted, frame -> sources.getOrDefault(frame, frame)) : inserted;
     }
 }

@@ -27,7 +27,7 @@ public record MoveFrames(List<Integer> frames, int after) implements Edit {
         reel.frames().subList(gap, reel.frames().size()).stream()
                 .filter(frame -> !chosen.has(frame))
                 .forEach(moved::add);
-        return reel.withFrames(Bands.settled(moved, chosen::has));
+        return CarriedPoses.kept(reel, reel.withFrames(Bands.settled(moved, chosen::has)));
     }
 
     @Override

@@ -30,7 +30,9 @@ public record Notice(String key, Kind kind, List<Integer> frames, String says, S
         /** A frame unlike its neighbors, which are like each other. */
         FAR,
         /** The loop would close better if it were only {@code frames}. */
-        BETTER_LOOP
+        BETTER_LOOP,
+        /** Cut-outs that are not drawn for now. */
+        HIDDEN
     }
 
     private static final int KEY_DIGITS = 24;

@@ -1,10 +1,12 @@
 package dobbin.inspect;
 
+import dobbin.edit.HideCutouts;
 import dobbin.edit.LeaveOut;
 import dobbin.edit.MergeFrames;
 import dobbin.edit.SetDelay;
 import dobbin.edit.SetFit;
 import dobbin.inspect.Notice.Kind;
+import dobbin.reel.Cutout;
 import dobbin.reel.Fit;
 import dobbin.reel.Frame;
 import dobbin.reel.Reel;
@@ -15,6 +17,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /** Looks a loop over for what goes wrong most often. */
@@ -46,6 +49,7 @@ final class NoticeFinder {
 
     List<Notice> find() {
         List<Notice> found = new ArrayList<>();
+        hidden().ifPresent(found::add);
         bareCanvas().ifPresent(found::add);
         shortDelays().ifPresent(found::add);
         found.addAll(blanks());
@@ -54,6 +58,24 @@ final class NoticeFinder {
         found.addAll(duplicates());
         betterLoop().ifPresent(found::add);
         return found;
+    }
+
+    private Optional<Notice> hidden() {
+        List<Cutout> hidden = reel.cutouts().stream().filter(Cutout::hidden).toList();
+        if (hidden.isEmpty()) {
+            return Optional.empty();
+        }
+        String names = hidden.stream().map(Cutout::name).collect(Collectors.joining(", "));
+        String says = names + (hidden.size() == 1 ? " is hidden and will not be" : " are hidden and will not be")
+                + " in the file.";
+        List<Integer> ids = hidden.stream().map(Cutout::id).toList();
+        return Optional.of(new Notice(
+                Kind.HIDDEN + " " + ids,
+                Kind.HIDDEN,
+                ids(loop),
+                says,
+                hidden.size() == 1 ? "Show it" : "Show them",
+                new HideCutouts(ids, false)));
     }
 
     private Optional<Notice> bareCanvas() {

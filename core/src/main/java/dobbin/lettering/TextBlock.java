@@ -17,7 +17,7 @@ import java.util.List;
  * @param text lines are divided by line feeds
  * @param size of the letters in pixels
  */
-public record TextBlock(String text, Typeface typeface, double size, Align align) {
+public record TextBlock(String text, Typeface typeface, Typeface.Weight weight, double size, Align align) {
     /** Which edges of a box lines are set flush to. */
     public enum Align {
         LEFT(0),
@@ -36,19 +36,45 @@ public record TextBlock(String text, Typeface typeface, double size, Align align
 
     /** @return the letters' outlines, in the middle of the height of a box from (left, top) */
     public Shape outline(double left, double top, double width, double height) {
-        Font font = typeface.font(size);
+        Path2D outline = new Path2D.Double();
+        letters(left, top, width, height).forEach(letter -> outline.append(letter, false));
+        return outline;
+    }
+
+    /** @return as above, each letter for itself; blanks have none */
+    public List<Shape> letters(double left, double top, double width, double height) {
+        Font font = typeface.font(weight, size);
         LineMetrics metrics = font.getLineMetrics(text, UNHINTED);
         List<GlyphVector> lines = lines(font, width);
-        double lineHeight = metrics.getHeight();
-        double baseline = top + (height - lines.size() * lineHeight) / 2 + metrics.getAscent();
-        Path2D outline = new Path2D.Double();
+        double baseline = top + (height - lines.size() * metrics.getHeight()) / 2 + metrics.getAscent();
+        List<Shape> letters = new ArrayList<>();
         for (GlyphVector line : lines) {
-            double x = left + (width - advance(line)) * align.share;
-            outline.append(
-                    AffineTransform.getTranslateInstance(x, baseline).createTransformedShape(line.getOutline()), false);
-            baseline += lineHeight;
+            AffineTransform place =
+                    AffineTransform.getTranslateInstance(left + (width - advance(line)) * align.share, baseline);
+            for (int i = 0; i < line.getNumGlyphs(); i++) {
+                Shape letter = line.getGlyphOutline(i);
+                if (!letter.getBounds2D().isEmpty()) {
+                    letters.add(place.createTransformedShape(letter));
+                }
+            }
+            baseline += metrics.getHeight();
         }
-        return outline;
+        return letters;
+    }
+
+    /** @return how wide the longest line is where none is broken */
+    public double naturalWidth() {
+        return lines(typeface.font(weight, size), Double.MAX_VALUE).stream()
+                .mapToDouble(TextBlock::advance)
+                .max()
+                .orElse(0);
+    }
+
+    /** @return how high the lines are where none is broken */
+    public double naturalHeight() {
+        Font font = typeface.font(weight, size);
+        return text.split("\n", -1).length
+                * (double) font.getLineMetrics(text, UNHINTED).getHeight();
     }
 
     private List<GlyphVector> lines(Font font, double width) {

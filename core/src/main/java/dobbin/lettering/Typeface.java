@@ -8,21 +8,35 @@ import java.io.UncheckedIOException;
 
 /** The typefaces shipped with the application, named for what they are good for. */
 public enum Typeface {
-    PLAIN("Figtree-Bold.ttf"),
-    BOOK("Lora-Bold.ttf"),
-    HAND("Caveat-Bold.ttf"),
-    POSTER("BebasNeue-Regular.ttf"),
-    TYPED("CourierPrime-Bold.ttf");
+    PLAIN("Figtree-Regular.ttf", "Figtree-Bold.ttf"),
+    BOOK("Lora-Regular.ttf", "Lora-Bold.ttf"),
+    HAND("Caveat-Regular.ttf", "Caveat-Bold.ttf"),
+    /** Has one weight. */
+    POSTER("BebasNeue-Regular.ttf", "BebasNeue-Regular.ttf"),
+    TYPED("CourierPrime-Regular.ttf", "CourierPrime-Bold.ttf");
 
-    private final Font font;
+    public enum Weight {
+        REGULAR,
+        BOLD
+    }
 
-    Typeface(String file) {
-        this.font = read(file);
+    private final Font regular;
+    private final Font bold;
+
+    Typeface(String regularFile, String boldFile) {
+        regular = read(regularFile);
+        bold = regularFile.equals(boldFile) ? regular : read(boldFile);
     }
 
     /** @param size in pixels from baseline to baseline, less the typeface's own leading */
-    public Font font(double size) {
-        return font.deriveFont((float) size);
+    public Font font(Weight weight, double size) {
+        return (weight == Weight.BOLD ? bold : regular).deriveFont((float) size);
+    }
+
+    /** @return the first character it has no letter for, or empty */
+    public String missing(String text) {
+        int at = regular.canDisplayUpTo(text.replace("\n", ""));
+        return at < 0 ? "" : Character.toString(text.replace("\n", "").codePointAt(at));
     }
 
     private static Font read(String file) {

@@ -35,6 +35,64 @@ public final class Compositor {
         }
     }
 
+    /**
+     * Draws a layer with a blend mode; {@code blend} applies where both cover, as far as what is below covers.
+     *
+     * @param into {@code size.area()} pixels, changed in place
+     */
+    public static void blend(Layer layer, Blend blend, int[] into, Size size) {
+        if (blend == Blend.NORMAL) {
+            over(layer.raster(), layer.x(), layer.y(), into, size);
+            return;
+        }
+        Raster source = layer.raster();
+        Bounds seen = new Bounds(layer.x(), layer.y(), layer.x() + source.width(), layer.y() + source.height())
+                .within(Bounds.all(size));
+        for (int y = seen.top(); y < seen.bottom(); y++) {
+            int in = (y - layer.y()) * source.width() + seen.left() - layer.x();
+            int out = y * size.width() + seen.left();
+            for (int end = out + seen.width(); out < end; in++, out++) {
+                into[out] = over(blended(source.argb()[in], into[out], blend), into[out]);
+            }
+        }
+    }
+
+    /**
+     * Mixes two pictures of one size in linear light.
+     *
+     * @param share 0 for all of {@code first}, 1 for all of {@code second}
+     */
+    public static Raster mix(Raster first, Raster second, double share) {
+        int[] from = first.argb();
+        int[] to = second.argb();
+        int[] mixed = new int[from.length];
+        float b = (float) share;
+        for (int i = 0; i < mixed.length; i++) {
+            mixed[i] = from[i] == to[i] ? from[i] : mix(from[i], to[i], 1 - b, b);
+        }
+        return Raster.of(first.size(), mixed);
+    }
+
+    private static int mix(int from, int to, float a, float b) {
+        float alphaFrom = (from >>> 24) / 255f * a;
+        float alphaTo = (to >>> 24) / 255f * b;
+        return Math.round((alphaFrom + alphaTo) * 255) == 0 ? 0 : joined(from, to, alphaFrom, alphaTo);
+    }
+
+    private static int blended(int above, int below, Blend blend) {
+        int alphaBelow = below >>> 24;
+        if (alphaBelow == 0) {
+            return above;
+        }
+        int color = 0;
+        for (int shift = 0; shift <= 16; shift += 8) {
+            int own = above >> shift & 0xFF;
+            int mixed = blend.of(below >> shift & 0xFF, own);
+            color |= (own * (255 - alphaBelow) + mixed * alphaBelow + 127) / 255 << shift;
+        }
+        return above & 0xFF000000 | color;
+    }
+
     /** @return {@code above} over {@code below}, both 0xAARRGGBB with straight alpha */
     public static int over(int above, int below) {
         int alphaAbove = above >>> 24;
@@ -46,12 +104,15 @@ public final class Compositor {
             return below;
         }
         float a = alphaAbove / 255f;
-        float b = alphaBelow / 255f * (1 - a);
-        float alpha = a + b;
-        return Math.round(alpha * 255) << 24
-                | mixed(above >> 16, below >> 16, a, b) << 16
-                | mixed(above >> 8, below >> 8, a, b) << 8
-                | mixed(above, below, a, b);
+        return joined(above, below, a, alphaBelow / 255f * (1 - a));
+    }
+
+    /** @return two colors that cover {@code a} and {@code b} of a pixel side by side, 0 to 1 */
+    private static int joined(int first, int second, float a, float b) {
+        return Math.round((a + b) * 255) << 24
+                | mixed(first >> 16, second >> 16, a, b) << 16
+                | mixed(first >> 8, second >> 8, a, b) << 8
+                | mixed(first, second, a, b);
     }
 
     private static int mixed(int above, int below, float a, float b) {

@@ -58,6 +58,15 @@ public final class Raster {
         return argb[y * size.width() + x];
     }
 
+    /** @param part lies within the picture and is not empty */
+    public Raster cut(Bounds part) {
+        int[] cut = new int[Math.toIntExact(part.size().area())];
+        for (int y = 0; y < part.height(); y++) {
+            System.arraycopy(argb, (part.top() + y) * width() + part.left(), cut, y * part.width(), part.width());
+        }
+        return new Raster(part.size(), cut);
+    }
+
     /** @return whether every pixel has alpha 255 */
     public boolean isOpaque() {
         return opaque;

@@ -1,7 +1,7 @@
 package dobbin.reel;
 
-/** What a frame shows: a picture someone brought, or a card made here. */
-public sealed interface FrameContent permits Still, Card {
+/** What a frame shows: a picture someone brought, a card made here, or something between two of these. */
+public sealed interface FrameContent permits Still, Card, CrossFade {
     /** @return what it is called: the name of its file, or the text on it */
     String name();
 }

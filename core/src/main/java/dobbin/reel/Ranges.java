@@ -1,5 +1,6 @@
 package dobbin.reel;
 
+import dobbin.raster.Size;
 import java.util.Locale;
 
 /** What numbers a reel takes, and the one way to refuse others: by the field's name and the allowed range. */
@@ -10,6 +11,7 @@ public final class Ranges {
     public static final int MAX_PLAYS = 1_000;
     public static final int MAX_SIDE = 30_000;
     public static final int MAX_DISMISSED = 500;
+    public static final int MAX_CUTOUTS = 200;
     public static final int MAX_NAME_LENGTH = 120;
     public static final int MIN_BUDGET_BYTES = 1_000;
     public static final int MAX_BUDGET_BYTES = 1_000_000_000;
@@ -23,6 +25,23 @@ public final class Ranges {
                     field, "must be from " + grouped(min) + " to " + grouped(max) + ", not " + grouped(value));
         }
         return (int) value;
+    }
+
+    /** @throws OutOfRange unless {@code min <= value <= max} */
+    public static double checkAmount(String field, double value, double min, double max) {
+        if (!(value >= min && value <= max)) {
+            throw new OutOfRange(field, "must be from " + plain(min) + " to " + plain(max) + ", not " + plain(value));
+        }
+        return value;
+    }
+
+    /** @throws OutOfRange unless {@code picture} could be the name of one, of that size */
+    static void checkPicture(String field, String picture, Size size) {
+        if (picture == null || !picture.matches("[0-9a-f]{64}")) {
+            throw new OutOfRange(field, "must be 64 hexadecimal digits");
+        }
+        check("width", size.width(), 1, MAX_SIDE);
+        check("height", size.height(), 1, MAX_SIDE);
     }
 
     /** @return the name without blanks at its ends */
@@ -46,6 +65,10 @@ public final class Ranges {
         if (color == null || !color.isEmpty()) {
             checkColor(field, color);
         }
+    }
+
+    private static String plain(double value) {
+        return value == Math.rint(value) && Math.abs(value) < 1e15 ? grouped((long) value) : String.valueOf(value);
     }
 
     private static String grouped(long value) {

@@ -13,6 +13,8 @@ import java.util.stream.Collectors;
  * A loop in the making.
  *
  * @param frames in playing order, at most 2,000, ids all different
+ * @param backdrop what lies behind all frames, and {@code border} what lies over them
+ * @param cutouts the lowest first, ids all different
  * @param runs those that frames belong to; the frames of one follow one another
  * @param budgetBytes what the delivered file should stay under
  * @param dismissed keys of the notices that were read and are not to be shown again, at most 500
@@ -23,6 +25,9 @@ public record Reel(
         Size canvas,
         List<Frame> frames,
         List<Run> runs,
+        Backdrop backdrop,
+        List<Cutout> cutouts,
+        Border border,
         Plays plays,
         Delivery delivery,
         int budgetBytes,
@@ -36,6 +41,7 @@ public record Reel(
         name = Ranges.checkName("name", name);
         frames = List.copyOf(frames);
         runs = List.copyOf(runs);
+        cutouts = List.copyOf(cutouts);
         dismissed = List.copyOf(dismissed);
         Ranges.check("frames", frames.size(), 0, Ranges.MAX_FRAMES);
         Ranges.check("budgetBytes", budgetBytes, Ranges.MIN_BUDGET_BYTES, Ranges.MAX_BUDGET_BYTES);
@@ -47,17 +53,43 @@ public record Reel(
         }
         checkFrames(frames, nextId);
         checkRuns(frames, runs);
+        if (backdrop == null || border == null) {
+            throw new OutOfRange(backdrop == null ? "backdrop" : "border", "must be given");
+        }
+        checkCutouts(frames, cutouts, nextId);
     }
 
     /** @return a reel without frames; its canvas is settled by the first stills it gets */
     public static Reel empty(String name) {
-        Delivery delivery = Delivery.usualFor(FIRST_CANVAS);
         return new Reel(
-                name, FIRST_CANVAS, List.of(), List.of(), Plays.FOREVER, delivery, FIRST_BUDGET_BYTES, List.of(), 1);
+                name,
+                FIRST_CANVAS,
+                List.of(),
+                List.of(),
+                Fill.NONE,
+                List.of(),
+                Border.NONE,
+                Plays.FOREVER,
+                Delivery.usualFor(FIRST_CANVAS),
+                FIRST_BUDGET_BYTES,
+                List.of(),
+                1);
     }
 
     public Reel withName(String newName) {
-        return new Reel(newName, canvas, frames, runs, plays, delivery, budgetBytes, dismissed, nextId);
+        return new Reel(
+                newName,
+                canvas,
+                frames,
+                runs,
+                backdrop,
+                cutouts,
+                border,
+                plays,
+                delivery,
+                budgetBytes,
+                dismissed,
+                nextId);
     }
 
     public Reel withFrames(List<Frame> newFrames) {
@@ -69,31 +101,156 @@ public record Reel(
         return with(newFrames, runs, newNextId);
     }
 
-    /** As above, with {@code newRuns} for those it has. */
+    /** As above, with {@code newRuns} for those it has. Poses on frames that are gone move to their neighbors. */
     public Reel with(List<Frame> newFrames, List<Run> newRuns, int newNextId) {
         Set<Integer> used = newFrames.stream().map(Frame::run).collect(Collectors.toSet());
         List<Run> kept = newRuns.stream().filter(run -> used.contains(run.id())).toList();
-        return new Reel(name, canvas, newFrames, kept, plays, delivery, budgetBytes, dismissed, newNextId);
+        List<Cutout> moved = new KeysKept(frames, newFrames).of(cutouts);
+        return new Reel(
+                name,
+                canvas,
+                newFrames,
+                kept,
+                backdrop,
+                moved,
+                border,
+                plays,
+                delivery,
+                budgetBytes,
+                dismissed,
+                newNextId);
     }
 
     public Reel withCanvas(Size newCanvas, Delivery newDelivery) {
-        return new Reel(name, newCanvas, frames, runs, plays, newDelivery, budgetBytes, dismissed, nextId);
+        return new Reel(
+                name,
+                newCanvas,
+                frames,
+                runs,
+                backdrop,
+                cutouts,
+                border,
+                plays,
+                newDelivery,
+                budgetBytes,
+                dismissed,
+                nextId);
+    }
+
+    public Reel withBackdrop(Backdrop newBackdrop) {
+        return new Reel(
+                name,
+                canvas,
+                frames,
+                runs,
+                newBackdrop,
+                cutouts,
+                border,
+                plays,
+                delivery,
+                budgetBytes,
+                dismissed,
+                nextId);
+    }
+
+    public Reel withCutouts(List<Cutout> newCutouts) {
+        return withCutouts(newCutouts, nextId);
+    }
+
+    public Reel withCutouts(List<Cutout> newCutouts, int newNextId) {
+        return new Reel(
+                name,
+                canvas,
+                frames,
+                runs,
+                backdrop,
+                newCutouts,
+                border,
+                plays,
+                delivery,
+                budgetBytes,
+                dismissed,
+                newNextId);
+    }
+
+    public Reel withBorder(Border newBorder) {
+        return new Reel(
+                name,
+                canvas,
+                frames,
+                runs,
+                backdrop,
+                cutouts,
+                newBorder,
+                plays,
+                delivery,
+                budgetBytes,
+                dismissed,
+                nextId);
     }
 
     public Reel withPlays(Plays newPlays) {
-        return new Reel(name, canvas, frames, runs, newPlays, delivery, budgetBytes, dismissed, nextId);
+        return new Reel(
+                name,
+                canvas,
+                frames,
+                runs,
+                backdrop,
+                cutouts,
+                border,
+                newPlays,
+                delivery,
+                budgetBytes,
+                dismissed,
+                nextId);
     }
 
     public Reel withDelivery(Delivery newDelivery) {
-        return new Reel(name, canvas, frames, runs, plays, newDelivery, budgetBytes, dismissed, nextId);
+        return new Reel(
+                name,
+                canvas,
+                frames,
+                runs,
+                backdrop,
+                cutouts,
+                border,
+                plays,
+                newDelivery,
+                budgetBytes,
+                dismissed,
+                nextId);
     }
 
     public Reel withBudget(int newBudgetBytes) {
-        return new Reel(name, canvas, frames, runs, plays, delivery, newBudgetBytes, dismissed, nextId);
+        return new Reel(
+                name,
+                canvas,
+                frames,
+                runs,
+                backdrop,
+                cutouts,
+                border,
+                plays,
+                delivery,
+                newBudgetBytes,
+                dismissed,
+                nextId);
     }
 
     public Reel withDismissed(List<String> newDismissed) {
-        return new Reel(name, canvas, frames, runs, plays, delivery, budgetBytes, newDismissed, nextId);
+        return new Reel(
+                name,
+                canvas,
+                frames,
+                runs,
+                backdrop,
+                cutouts,
+                border,
+                plays,
+                delivery,
+                budgetBytes,
+                newDismissed,
+                nextId);
     }
 
     /** @return the frames that play, which are those not left out */
@@ -111,15 +268,31 @@ public record Reel(
         return canvas.withWidth(delivery.width());
     }
 
-    /** @return the names of all pictures the document uses */
-    public Set<String> pictures() {
-        Set<String> names = new LinkedHashSet<>();
-        for (Frame frame : frames) {
-            if (frame.content() instanceof Still still) {
-                names.add(still.picture());
-            }
+    /** @return all uploaded pictures the document uses */
+    public Set<PictureRef> pictures() {
+        Set<PictureRef> used = new LinkedHashSet<>();
+        frames.forEach(frame -> addPictures(frame.content(), used));
+        if (backdrop instanceof Still still) {
+            used.add(still.ref());
         }
-        return names;
+        for (Cutout cutout : cutouts) {
+            cutout.deeply(each -> {
+                if (each.art() instanceof Cycle cycle) {
+                    used.addAll(cycle.pictures());
+                }
+                return each;
+            });
+        }
+        return used;
+    }
+
+    private static void addPictures(FrameContent content, Set<PictureRef> used) {
+        if (content instanceof Still still) {
+            used.add(still.ref());
+        } else if (content instanceof CrossFade fade) {
+            addPictures(fade.from(), used);
+            addPictures(fade.to(), used);
+        }
     }
 
     private static void checkFrames(List<Frame> frames, int nextId) {
@@ -129,6 +302,32 @@ public record Reel(
                 throw new OutOfRange("frames", "must have ids that are all different and below " + nextId);
             }
         }
+    }
+
+    private static void checkCutouts(List<Frame> frames, List<Cutout> cutouts, int nextId) {
+        Ranges.check("cutouts", cutouts.size(), 0, Ranges.MAX_CUTOUTS);
+        Set<Integer> here = frames.stream().map(Frame::id).collect(Collectors.toSet());
+        Set<Integer> ids = new HashSet<>();
+        for (Cutout cutout : cutouts) {
+            if (!ids.add(cutout.id()) || cutout.id() >= nextId) {
+                throw new OutOfRange("cutouts", "must have ids that are all different and below " + nextId);
+            }
+            cutout.deeply(each -> checkedPlaces(each, here));
+        }
+    }
+
+    private static Cutout checkedPlaces(Cutout cutout, Set<Integer> frames) {
+        for (Key key : cutout.keys()) {
+            if (!frames.contains(key.frame()) && !(frames.isEmpty() && key.frame() == Key.NO_FRAME)) {
+                throw new OutOfRange("keys", "of " + cutout.name() + " must be on frames of this reel");
+            }
+        }
+        for (int end : List.of(cutout.firstFrame(), cutout.lastFrame())) {
+            if (end != Cutout.OPEN && !frames.contains(end)) {
+                throw new OutOfRange("firstFrame", "and lastFrame of " + cutout.name() + " must be in this reel");
+            }
+        }
+        return cutout;
     }
 
     private static void checkRuns(List<Frame> frames, List<Run> runs) {

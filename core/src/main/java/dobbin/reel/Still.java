@@ -10,17 +10,17 @@ import dobbin.raster.Size;
  * @param size of the upright picture in that file
  * @param fit how it lies on the canvas
  */
-public record Still(String picture, String name, Size size, Fit fit) implements FrameContent {
+public record Still(String picture, String name, Size size, Fit fit) implements FrameContent, Backdrop {
     public Still {
-        if (!picture.matches("[0-9a-f]{64}")) {
-            throw new OutOfRange("picture", "must be 64 hexadecimal digits");
-        }
         name = Ranges.checkName("name", name.length() > Ranges.MAX_NAME_LENGTH ? shortened(name) : name);
-        Ranges.check("width", size.width(), 1, Ranges.MAX_SIDE);
-        Ranges.check("height", size.height(), 1, Ranges.MAX_SIDE);
+        Ranges.checkPicture("picture", picture, size);
         if (fit == null) {
             throw new OutOfRange("fit", "must be given");
         }
+    }
+
+    public PictureRef ref() {
+        return new PictureRef(picture, size);
     }
 
     public Still withFit(Fit newFit) {

@@ -1,10 +1,19 @@
 package dobbin.render;
 
+import dobbin.reel.Art;
 import dobbin.reel.ContentName;
+import dobbin.reel.CrossFade;
+import dobbin.reel.Cutout;
+import dobbin.reel.Cycle;
+import dobbin.reel.Fill;
 import dobbin.reel.Frame;
-import dobbin.reel.FrameContent;
+import dobbin.reel.Group;
+import dobbin.reel.Pose;
 import dobbin.reel.Reel;
 import dobbin.reel.Still;
+import dobbin.reel.Tracks;
+import dobbin.reel.Words;
+import java.util.stream.Collectors;
 
 /**
  * Short names for what things look like, made of all they depend on: equal names, equal pictures. They make addresses
@@ -17,7 +26,17 @@ public final class Looks {
 
     /** @return the name of what {@code frame} looks like, at any size */
     public static String of(Reel reel, Frame frame) {
-        return name(drawing(reel, frame));
+        return of(reel, new Tracks(reel.frames()), frame);
+    }
+
+    /** As above, for many frames of one reel. */
+    public static String of(Reel reel, Tracks tracks, Frame frame) {
+        return name(drawing(reel, tracks, frame));
+    }
+
+    /** @return the name of what the cut-out shows there, without its pose */
+    public static String ofArt(Tracks tracks, Cutout cutout, int index) {
+        return name("art-1 " + art(tracks, cutout, index));
     }
 
     /** @return the name of the loop as it runs: frames, their order, delays and plays, at any size and number of colors */
@@ -30,20 +49,66 @@ public final class Looks {
         return name("delivery-1 " + reel.delivery() + '\n' + loop(reel));
     }
 
-    private static String drawing(Reel reel, Frame frame) {
-        return "drawing-2 " + reel.canvas() + ' ' + ingredients(frame.content());
+    private static String drawing(Reel reel, Tracks tracks, Frame frame) {
+        StringBuilder inputs =
+                new StringBuilder("drawing-3 ").append(reel.canvas()).append(' ');
+        inputs.append(ingredients(frame.content()));
+        if (!reel.backdrop().equals(Fill.NONE)) {
+            inputs.append("\non ").append(ingredients(reel.backdrop()));
+        }
+        int index = tracks.index(frame.id());
+        for (Cutout cutout : reel.cutouts()) {
+            if (!cutout.hidden() && tracks.isThere(cutout, index)) {
+                inputs.append("\nwith ").append(posed(tracks, cutout, index));
+            }
+        }
+        if (!reel.border().isNone()) {
+            inputs.append("\nin ").append(reel.border());
+        }
+        return inputs.toString();
     }
 
-    private static String ingredients(FrameContent content) {
-        return content instanceof Still still
-                ? still.picture() + ' ' + still.size() + ' ' + still.fit()
+    private static String posed(Tracks tracks, Cutout cutout, int index) {
+        return String.join(
+                " ",
+                String.valueOf(cutout.under()),
+                cutout.blend().name(),
+                cutout.shadow().toString(),
+                String.valueOf(cutout.pivotX()),
+                String.valueOf(cutout.pivotY()),
+                tracks.pose(cutout, index).toString(),
+                art(tracks, cutout, index));
+    }
+
+    private static String art(Tracks tracks, Cutout cutout, int index) {
+        Art art = cutout.art();
+        Pose pose = tracks.pose(cutout, index);
+        if (art instanceof Cycle cycle) {
+            return cycle.pictures().get(cycle.turn(index)) + " " + cycle.width() + ' ' + cycle.height();
+        }
+        if (art instanceof Group group) {
+            return group.members().stream()
+                    .filter(member -> !member.hidden() && tracks.isThere(member, index))
+                    .map(member -> posed(tracks, member, index))
+                    .collect(Collectors.joining("\n", "group " + group.width() + ' ' + group.height() + '\n', "\n"));
+        }
+        return art instanceof Words ? art + " " + pose.shown() + ' ' + pose.walk() : art.toString();
+    }
+
+    private static String ingredients(Object content) {
+        if (content instanceof Still still) {
+            return still.picture() + ' ' + still.size() + ' ' + still.fit();
+        }
+        return content instanceof CrossFade fade
+                ? "fade " + ingredients(fade.from()) + ' ' + ingredients(fade.to()) + ' ' + fade.share()
                 : content.toString();
     }
 
     private static String loop(Reel reel) {
         StringBuilder inputs = new StringBuilder("loop-1 " + reel.plays().times());
+        Tracks tracks = new Tracks(reel.frames());
         for (Frame frame : reel.loop()) {
-            inputs.append('\n').append(frame.delayMillis()).append(' ').append(drawing(reel, frame));
+            inputs.append('\n').append(frame.delayMillis()).append(' ').append(drawing(reel, tracks, frame));
         }
         return inputs.toString();
     }

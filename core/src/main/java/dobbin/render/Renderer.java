@@ -1,83 +1,100 @@
 package dobbin.render;
 
+import dobbin.raster.Affine;
+import dobbin.raster.Bounds;
 import dobbin.raster.Compositor;
 import dobbin.raster.Raster;
-import dobbin.raster.Region;
-import dobbin.raster.Resampler;
 import dobbin.raster.Size;
 import dobbin.reel.Card;
+import dobbin.reel.CrossFade;
+import dobbin.reel.Cutout;
+import dobbin.reel.Fill;
 import dobbin.reel.Frame;
+import dobbin.reel.FrameContent;
 import dobbin.reel.Reel;
 import dobbin.reel.Still;
-import java.util.Arrays;
+import dobbin.reel.Tracks;
+import java.util.List;
+import java.util.function.Predicate;
 
 /** Frames to pictures. The same frame, canvas and pictures give the same pixels, whoever asks. */
 public final class Renderer {
     private Renderer() {}
 
     /**
-     * Draws {@code frame} as it shows on the canvas of {@code reel}, scaled to {@code size}. What a still does not cover
-     * has its background, or is transparent.
+     * Draws {@code frame} as it shows on the canvas of {@code reel}, scaled to {@code size}: the backdrop, the cut-outs
+     * under the stills, what the frame itself shows, the other cut-outs, the border. What nothing covers is transparent.
      *
      * @param size of the canvas's ratio, but for rounding
      */
     public static Raster draw(Reel reel, Frame frame, Pictures pictures, Size size) {
-        return frame.content() instanceof Still still
-                ? draw(still, reel.canvas(), pictures, size)
-                : CardPainter.draw((Card) frame.content(), reel.canvas(), size);
-    }
-
-    private static Raster draw(Still still, Size canvas, Pictures pictures, Size size) {
-        Region place = still.fit().place(still.size(), canvas);
-        double across = (double) size.width() / canvas.width();
-        double down = (double) size.height() / canvas.height();
-        Span columns = Span.of(place.x() * across, place.width() * across, size.width());
-        Span rows = Span.of(place.y() * down, place.height() * down, size.height());
-        if (columns.seen() <= 0 || rows.seen() <= 0) {
-            return Raster.filled(size, background(still));
+        Raster content = content(frame.content(), reel.canvas(), pictures, size);
+        if (reel.cutouts().isEmpty()
+                && reel.backdrop().equals(Fill.NONE)
+                && reel.border().isNone()) {
+            return content;
         }
-        Raster picture = pictures.raster(still.picture(), Level.forDrawing(new Size(columns.length(), rows.length())));
-        Region region = new Region(
-                columns.hidden(picture.width()), rows.hidden(picture.height()),
-                columns.shown(picture.width()), rows.shown(picture.height()));
-        Raster scaled = Resampler.resize(picture, region, new Size(columns.seen(), rows.seen()));
-        if (scaled.size().equals(size) && (scaled.isOpaque() || background(still) == 0)) {
-            return scaled;
+        Affine place = Affine.scale(
+                (double) size.width() / reel.canvas().width(),
+                (double) size.height() / reel.canvas().height());
+        Tracks tracks = new Tracks(reel.frames());
+        CutoutPainter painter = new CutoutPainter(tracks, tracks.index(frame.id()), pictures);
+        int[] argb = backdrop(reel, place, pictures, size);
+        painter.draw(those(reel, Cutout::under), place, argb, size);
+        Compositor.over(content, 0, 0, argb, size);
+        painter.draw(those(reel, cutout -> !cutout.under()), place, argb, size);
+        if (!reel.border().isNone()) {
+            BorderPainter.draw(reel.border(), reel.canvas(), place, argb, size);
         }
-        int[] argb = new int[Math.toIntExact(size.area())];
-        Arrays.fill(argb, background(still));
-        Compositor.over(scaled, columns.from(), rows.from(), argb, size);
         return Raster.of(size, argb);
     }
 
-    private static int background(Still still) {
-        return CardPainter.argb(still.fit().background());
+    /**
+     * Draws what a cut-out shows on a frame, without its pose, shadow and blend mode.
+     *
+     * @param scale pixels to a unit of its box
+     */
+    public static Raster art(Reel reel, Cutout cutout, Frame frame, Pictures pictures, double scale) {
+        Size size = new Size((int) Math.max(1, Math.ceil(cutout.art().width() * scale)), (int)
+                Math.max(1, Math.ceil(cutout.art().height() * scale)));
+        Tracks tracks = new Tracks(reel.frames());
+        int[] argb = new int[Math.toIntExact(size.area())];
+        new CutoutPainter(tracks, tracks.index(frame.id()), pictures)
+                .alone(cutout, scale, size)
+                .ifPresent(layer -> Compositor.over(layer.raster(), layer.x(), layer.y(), argb, size));
+        return Raster.of(size, argb);
     }
 
-    /**
-     * Where a picture lies along one axis, in whole pixels.
-     *
-     * @param start where it begins, which may be before the canvas does
-     * @param from what is seen of it, to {@code to}
-     */
-    private record Span(int start, int length, int from, int to) {
-        static Span of(double start, double length, int canvas) {
-            int begin = (int) Math.round(start);
-            int whole = (int) Math.max(1, Math.round(start + length) - begin);
-            return new Span(begin, whole, Math.max(0, begin), Math.min(canvas, begin + whole));
+    private static Raster content(FrameContent content, Size canvas, Pictures pictures, Size size) {
+        if (content instanceof Still still) {
+            return StillPainter.draw(still, canvas, pictures, size);
         }
+        if (content instanceof CrossFade fade) {
+            return Compositor.mix(
+                    content(fade.from(), canvas, pictures, size),
+                    content(fade.to(), canvas, pictures, size),
+                    fade.share());
+        }
+        return CardPainter.draw((Card) content, canvas, size);
+    }
 
-        int seen() {
-            return to - from;
+    private static int[] backdrop(Reel reel, Affine place, Pictures pictures, Size size) {
+        if (reel.backdrop() instanceof Still still) {
+            return StillPainter.draw(still, reel.canvas(), pictures, size)
+                    .argb()
+                    .clone();
         }
+        Fill fill = (Fill) reel.backdrop();
+        Size canvas = reel.canvas();
+        return Pen.draw(Bounds.all(size), place, pen -> {
+                    pen.setPaint(Pen.paint(fill, canvas.width(), canvas.height()));
+                    pen.fillRect(0, 0, canvas.width(), canvas.height());
+                })
+                .raster()
+                .argb();
+    }
 
-        /** @return how much of {@code pictureLength} is cut away before what is seen */
-        double hidden(int pictureLength) {
-            return (double) (from - start) / length * pictureLength;
-        }
-
-        double shown(int pictureLength) {
-            return (double) seen() / length * pictureLength;
-        }
+    private static List<Cutout> those(Reel reel, Predicate<Cutout> wanted) {
+        return reel.cutouts().stream().filter(wanted).toList();
     }
 }

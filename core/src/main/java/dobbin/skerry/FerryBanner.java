@@ -30,7 +30,7 @@ final class FerryBanner {
     private FerryBanner() {}
 
     static List<DemoFile> files() {
-        Font font = Typeface.PLAIN.font(1);
+        Font font = Typeface.PLAIN.font(Typeface.Weight.BOLD, 1);
         List<DemoFile> files = new ArrayList<>();
         for (int number = 1; number <= FRAMES; number++) {
             files.add(new DemoFile("Ferry banner (" + number + ").png", Files.png(draw(number - 1, font))));

@@ -4,9 +4,12 @@ import dobbin.lettering.TextBlock.Align;
 import dobbin.lettering.Typeface;
 import dobbin.raster.Size;
 import dobbin.reel.Card;
+import dobbin.reel.Cutout;
 import dobbin.reel.Fit;
 import dobbin.reel.Frame;
+import dobbin.reel.Pose;
 import dobbin.reel.Reel;
+import dobbin.timing.Easing;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -25,7 +28,51 @@ final class AnyEdit {
         if (reel.frames().size() > MOST_FRAMES) {
             return new RemoveFrames(someOf(reel, random));
         }
-        return random.nextInt(3) == 0 ? ofOrder(reel, random) : ofAnything(reel, random);
+        return switch (random.nextInt(3)) {
+            case 0 -> ofOrder(reel, random);
+            case 1 -> ofCutouts(reel, random);
+            default -> ofAnything(reel, random);
+        };
+    }
+
+    /** One that adds a cut-out or does something to those there are. */
+    static Edit ofCutouts(Reel reel, Random random) {
+        int frame = someOf(reel, random).get(0);
+        if (reel.cutouts().isEmpty() || random.nextInt(8) == 0) {
+            return new AddCutout(
+                    "New", random.nextBoolean() ? Moving.BADGE : Moving.words("Tide"), pose(random), frame);
+        }
+        List<Integer> some = reel.cutouts().stream()
+                .map(Cutout::id)
+                .filter(id -> random.nextBoolean())
+                .toList();
+        Cutout one = reel.cutouts().get(random.nextInt(reel.cutouts().size()));
+        List<Integer> run = runOf(reel, random);
+        List<Cell> cells = run.stream().map(each -> new Cell(one.id(), each)).toList();
+        int end = run.get(run.size() - 1);
+        return switch (random.nextInt(16)) {
+            case 0 -> new RemoveCutouts(List.of(one.id()));
+            case 1 -> new CopyCutouts(List.of(one.id()));
+            case 2 -> new SetPivot(one.id(), random.nextDouble(), random.nextDouble());
+            case 3 -> new SpanCutouts(List.of(one.id()), run.get(0), end);
+            case 4 -> new OrderCutout(one.id(), some.isEmpty() ? 0 : some.get(0));
+            case 5 -> new KeepPoses(cells);
+            case 6 -> new RemovePoses(cells);
+            case 7 -> new MovePoses(cells, random.nextInt(7) - 3);
+            case 8 -> new SpreadPoses(cells);
+            case 9 -> new GlideAgain(List.of(one.id()), run.get(0), end, Easing.SOFT);
+            case 10 -> new Tween(frame, 1 + random.nextInt(4), 30, Easing.EVEN, random.nextBoolean());
+            case 11 -> new GroupCutouts(some, "Group", frame);
+            case 12 -> new UngroupCutout(one.id());
+            case 13 -> new AddMotion(List.of(one.id()), run.get(0), end, new Motion.Bob(9, 1));
+            default ->
+                new SetPoses(List.of(new Placed(one.id(), pose(random))), frame, Scope.values()[random.nextInt(3)]);
+        };
+    }
+
+    private static Pose pose(Random random) {
+        double scale = 0.5 + random.nextInt(4);
+        return new Pose(random.nextInt(900), random.nextInt(600), scale, scale, random.nextInt(360), 1, 1, 0);
     }
 
     /** One that moves frames about, and neither adds nor removes any. */

@@ -3,7 +3,10 @@ package dobbin.edit;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dobbin.reel.Frame;
+import dobbin.reel.Pose;
 import dobbin.reel.Reel;
+import dobbin.reel.Tracks;
+import dobbin.timing.Easing;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
@@ -124,6 +127,59 @@ class EditLawsTest {
         assertThat(after.frames().stream().filter(Frame::leftOut))
                 .containsExactlyElementsOf(
                         before.frames().stream().filter(Frame::leftOut).toList());
+    }
+
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void orderEditsKeepWhatFramesShowOfCutouts(int seed) {
+        Random random = new Random(seed);
+        Reel before = usedReel(random);
+        Reel after = Edit.apply(AnyEdit.ofOrder(before, random), before);
+        Tracks old = new Tracks(before.frames());
+        Tracks tracks = new Tracks(after.frames());
+        for (int i = 0; i < before.cutouts().size(); i++) {
+            for (Frame frame : before.frames()) {
+                Pose shown = tracks.pose(after.cutouts().get(i), tracks.index(frame.id()));
+                assertThat(shown.isNear(old.pose(before.cutouts().get(i), old.index(frame.id()))))
+                        .isTrue();
+            }
+        }
+    }
+
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void everywhereForthAndBackIsNothing(int seed) {
+        Random random = new Random(seed);
+        Reel before = Moving.gliding(2 + random.nextInt(20));
+        int frame = AnyEdit.someOf(before, random).get(0);
+        Tracks tracks = new Tracks(before.frames());
+        Pose pose = tracks.pose(Moving.badge(before), tracks.index(frame));
+        Pose away = pose.withPlace(pose.x() + random.nextInt(999) / 7.0, pose.y() - random.nextInt(999) / 13.0)
+                .withTurn(random.nextInt(999) / 3.0);
+        Reel there = Moving.posed(before, frame, away, Scope.EVERYWHERE);
+        assertThat(there).isNotEqualTo(before);
+        assertThat(Moving.posed(there, frame, pose, Scope.EVERYWHERE)).isEqualTo(before);
+    }
+
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void tweeningKeepsWhatTheFramesBeforeShowed(int seed) {
+        Random random = new Random(seed);
+        Reel before = usedReel(random);
+        int frame = before.frames().get(0).id();
+        if (before.frames().size() < 2) {
+            return;
+        }
+        Reel after = Edit.apply(new Tween(frame, 3, 40, Easing.SOFT, false), before);
+        Tracks old = new Tracks(before.frames());
+        Tracks tracks = new Tracks(after.frames());
+        for (int i = 0; i < before.cutouts().size(); i++) {
+            for (Frame each : before.frames()) {
+                Pose shown = tracks.pose(after.cutouts().get(i), tracks.index(each.id()));
+                assertThat(shown.isNear(old.pose(before.cutouts().get(i), old.index(each.id()))))
+                        .isTrue();
+            }
+        }
     }
 
     private static long total(Reel reel) {

@@ -8,6 +8,7 @@ import dobbin.gather.Gathered;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.reel.ContentName;
+import dobbin.reel.PictureRef;
 import dobbin.render.Level;
 import dobbin.render.Pictures;
 import dobbin.server.Settings;
@@ -88,6 +89,12 @@ public class PictureLibrary implements Pictures {
     private int megapixelsOf(byte[] file) throws UnreadablePicture {
         long megapixels = 1 + StillReader.storedSize(file, limits).area() / 1_000_000;
         return (int) Math.min(megapixels, megapixelsAtOnce);
+    }
+
+    /** Keeps a picture that was drawn here. */
+    public PictureRef keep(Raster drawn) {
+        Taken taken = keepFrame(new Gathered(drawn, drawn.size(), 0));
+        return new PictureRef(taken.picture().id(), drawn.size());
     }
 
     public Map<String, PictureInfo> infos(Collection<String> ids) {

@@ -1,5 +1,7 @@
 package dobbin.server.reels;
 
+import dobbin.reel.Border;
+import dobbin.reel.Fill;
 import dobbin.reel.Fit;
 import dobbin.reel.Reel;
 import dobbin.reel.Run;
@@ -22,14 +24,22 @@ class Documents {
     }
 
     Reel read(String document) {
-        if (document.contains("\"nextFrameId\"")) {
-            return json.treeToValue(completed((ObjectNode) json.readTree(document)), Reel.class);
+        if (document.contains("\"cutouts\"")) {
+            return json.readValue(document, Reel.class);
         }
-        return json.readValue(document, Reel.class);
+        ObjectNode reel = (ObjectNode) json.readTree(document);
+        if (reel.has("nextFrameId")) {
+            completeFrames(reel);
+        }
+        reel.set("backdrop", json.valueToTree(Fill.NONE));
+        ((ObjectNode) reel.get("backdrop")).put("kind", "fill");
+        reel.putArray("cutouts");
+        reel.set("border", json.valueToTree(Border.NONE));
+        return json.treeToValue(reel, Reel.class);
     }
 
     /** The first version had no runs, cards, fits or frames left out, and called the next id by another name. */
-    private ObjectNode completed(ObjectNode reel) {
+    private void completeFrames(ObjectNode reel) {
         reel.set("nextId", reel.remove("nextFrameId"));
         reel.putArray("runs");
         reel.putArray("dismissed");
@@ -42,6 +52,5 @@ class Documents {
             frame.put("leftOut", false);
             frame.put("run", Run.NONE);
         }
-        return reel;
     }
 }

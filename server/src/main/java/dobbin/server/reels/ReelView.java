@@ -1,12 +1,16 @@
 package dobbin.server.reels;
 
 import dobbin.raster.Size;
+import dobbin.reel.Backdrop;
+import dobbin.reel.Border;
+import dobbin.reel.Cutout;
 import dobbin.reel.Delivery;
 import dobbin.reel.Frame;
 import dobbin.reel.FrameContent;
 import dobbin.reel.Reel;
 import dobbin.reel.Run;
 import dobbin.reel.Still;
+import dobbin.reel.Tracks;
 import dobbin.render.Looks;
 import dobbin.timing.Hundredths;
 import dobbin.timing.Viewers;
@@ -20,6 +24,7 @@ import java.util.Map;
 /**
  * A reel as the interface draws it.
  *
+ * @param cutouts the lowest first
  * @param stillSizes which sizes its stills have, the most common first
  * @param loopMillis how long the loop was made to last, and {@code fileMillis} how long it is in the delivered file
  */
@@ -30,6 +35,9 @@ public record ReelView(
         Size canvas,
         List<FrameView> frames,
         List<Run> runs,
+        Backdrop backdrop,
+        List<Cutout> cutouts,
+        Border border,
         List<SizeCount> stillSizes,
         int plays,
         Delivery delivery,
@@ -62,7 +70,7 @@ public record ReelView(
             int run,
             String drawn) {
 
-        static FrameView of(Reel reel, Frame frame, int hundredths, int shownHundredths) {
+        static FrameView of(Reel reel, Tracks tracks, Frame frame, int hundredths, int shownHundredths) {
             Size canvas = reel.canvas();
             Still still = frame.content() instanceof Still one ? one : null;
             return new FrameView(
@@ -76,7 +84,7 @@ public record ReelView(
                     still != null && still.fit().leavesBare(still.size(), canvas),
                     frame.leftOut(),
                     frame.run(),
-                    Looks.of(reel, frame));
+                    Looks.of(reel, tracks, frame));
         }
     }
 
@@ -87,12 +95,13 @@ public record ReelView(
         int[] delays = reel.loopDelaysMillis();
         int[] hundredths = Hundredths.apportion(delays);
         List<FrameView> frames = new ArrayList<>();
+        Tracks tracks = new Tracks(reel.frames());
         int played = 0;
         int fileMillis = 0;
         int loopMillis = 0;
         for (Frame frame : reel.frames()) {
             int held = frame.leftOut() ? 0 : hundredths[played++];
-            frames.add(FrameView.of(reel, frame, held, frame.leftOut() ? 0 : Viewers.shownHundredths(held)));
+            frames.add(FrameView.of(reel, tracks, frame, held, frame.leftOut() ? 0 : Viewers.shownHundredths(held)));
             fileMillis += MILLIS_EACH * held;
             loopMillis += frame.leftOut() ? 0 : frame.delayMillis();
         }
@@ -103,6 +112,9 @@ public record ReelView(
                 reel.canvas(),
                 frames,
                 reel.runs(),
+                reel.backdrop(),
+                reel.cutouts(),
+                reel.border(),
                 stillSizes(reel),
                 reel.plays().times(),
                 reel.delivery(),

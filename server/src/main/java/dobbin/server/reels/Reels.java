@@ -2,11 +2,12 @@ package dobbin.server.reels;
 
 import dobbin.edit.Edit;
 import dobbin.edit.EditRejected;
+import dobbin.reel.PictureRef;
 import dobbin.reel.Reel;
-import dobbin.reel.Still;
 import dobbin.server.pictures.PictureInfo;
 import dobbin.server.pictures.PictureLibrary;
 import dobbin.server.web.NotFound;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -200,19 +201,16 @@ public class Reels {
 
     /** A document may only name pictures that are here, by the size they have. */
     private void checkPictures(Reel before, Reel after) {
-        Set<String> checked = before.pictures();
-        Set<Still> fresh = after.frames().stream()
-                .filter(frame -> frame.content() instanceof Still still && !checked.contains(still.picture()))
-                .map(frame -> (Still) frame.content())
-                .collect(Collectors.toSet());
+        Set<PictureRef> fresh = new HashSet<>(after.pictures());
+        fresh.removeAll(before.pictures());
         Map<String, PictureInfo> known =
-                pictures.infos(fresh.stream().map(Still::picture).collect(Collectors.toSet()));
-        for (Still still : fresh) {
-            PictureInfo info = known.get(still.picture());
+                pictures.infos(fresh.stream().map(PictureRef::picture).collect(Collectors.toSet()));
+        for (PictureRef ref : fresh) {
+            PictureInfo info = known.get(ref.picture());
             if (info == null
-                    || info.width() != still.size().width()
-                    || info.height() != still.size().height()) {
-                throw new EditRejected("stills", "name a picture that was not uploaded: " + still.name());
+                    || info.width() != ref.size().width()
+                    || info.height() != ref.size().height()) {
+                throw new EditRejected("picture", "was not uploaded in that size: " + ref.picture());
             }
         }
     }

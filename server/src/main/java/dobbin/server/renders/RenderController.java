@@ -5,13 +5,17 @@ import dobbin.edit.SetCanvas;
 import dobbin.inspect.Inspection;
 import dobbin.inspect.Notice;
 import dobbin.inspect.Rhythm;
+import dobbin.raster.Bounds;
 import dobbin.raster.Size;
+import dobbin.reel.Art;
 import dobbin.reel.FrameContent;
+import dobbin.reel.PictureRef;
 import dobbin.reel.Ranges;
 import dobbin.server.reels.OpenReel;
 import dobbin.server.reels.Reels;
 import java.time.Duration;
 import java.util.List;
+import java.util.Set;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -47,11 +51,41 @@ class RenderController {
     record RhythmView(
             int revision, double[] changes, double usual, double seamRatio, Rhythm.Seam seam, List<Notice> notices) {}
 
-    /** The frame that looks like {@code drawn}, at most {@code width} pixels wide. */
+    /**
+     * The frame that looks like {@code drawn}, at most {@code width} pixels wide; without the cut-outs whose ids are given.
+     */
     @GetMapping(path = "/api/reels/{id}/frames/{drawn}.png", produces = MediaType.IMAGE_PNG_VALUE)
-    ResponseEntity<byte[]> frame(@PathVariable String id, @PathVariable String drawn, @RequestParam int width) {
+    ResponseEntity<byte[]> frame(
+            @PathVariable String id,
+            @PathVariable String drawn,
+            @RequestParam int width,
+            @RequestParam(defaultValue = "") Set<Integer> without) {
         Ranges.check("width", width, 1, Renders.MAX_WIDTH);
-        return ResponseEntity.ok().cacheControl(UNCHANGING).body(renders.png(id, drawn, width));
+        return ResponseEntity.ok().cacheControl(UNCHANGING).body(renders.png(id, drawn, width, without));
+    }
+
+    /** Where the cut-outs are on every frame. */
+    @GetMapping("/api/reels/{id}/tracks")
+    TracksView tracks(@PathVariable String id) {
+        return TracksView.of(reels.open(id));
+    }
+
+    /** What a cut-out shows, alone and upright, where that is called {@code art}, reduced to be at most {@code width} wide. */
+    @GetMapping(path = "/api/reels/{id}/cutouts/{cutout}/{art}.png", produces = MediaType.IMAGE_PNG_VALUE)
+    ResponseEntity<byte[]> art(
+            @PathVariable String id, @PathVariable int cutout, @PathVariable String art, @RequestParam int width) {
+        Ranges.check("width", width, 1, Renders.MAX_WIDTH);
+        return ResponseEntity.ok().cacheControl(UNCHANGING).body(renders.art(id, cutout, art, width));
+    }
+
+    /** Something a cut-out might show. */
+    record ArtDraft(Art art) {}
+
+    /** Draws what no cut-out shows yet. */
+    @PostMapping(path = "/api/reels/{id}/arts", produces = MediaType.IMAGE_PNG_VALUE)
+    byte[] drawArt(@PathVariable String id, @RequestParam int width, @RequestBody ArtDraft draft) {
+        Ranges.check("width", width, 1, Renders.MAX_WIDTH);
+        return renders.artDraft(reels.open(id).reel(), draft.art(), width);
     }
 
     /** Something that is not in the reel yet, on the canvas it might have. */
@@ -63,6 +97,24 @@ class RenderController {
         Ranges.check("width", width, 1, Renders.MAX_WIDTH);
         SetCanvas canvas = new SetCanvas(draft.canvas().width(), draft.canvas().height());
         return renders.draft(Edit.apply(canvas, reels.open(id).reel()), draft.content(), width);
+    }
+
+    /**
+     * Takes a box on a frame as a picture of its own.
+     *
+     * @param box in pixels of the canvas
+     */
+    @PostMapping("/api/reels/{id}/frames/{drawn}/cuttings")
+    PictureRef cut(@PathVariable String id, @PathVariable String drawn, @RequestBody Box box) {
+        return renders.cutting(id, drawn, box.bounds());
+    }
+
+    record Box(int x, int y, int width, int height) {
+        Bounds bounds() {
+            Ranges.check("width", width, 1, Ranges.MAX_SIDE);
+            Ranges.check("height", height, 1, Ranges.MAX_SIDE);
+            return new Bounds(x, y, x + width, y + height);
+        }
     }
 
     /** The loop that looks like {@code preview}, small, for the shelf. */

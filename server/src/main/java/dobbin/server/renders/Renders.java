@@ -3,23 +3,37 @@ package dobbin.server.renders;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import dobbin.dither.Dither;
+import dobbin.edit.EditRejected;
+import dobbin.raster.Bounds;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
+import dobbin.reel.Art;
+import dobbin.reel.Card;
+import dobbin.reel.Cutout;
 import dobbin.reel.Delivery;
 import dobbin.reel.Frame;
 import dobbin.reel.FrameContent;
+import dobbin.reel.Key;
+import dobbin.reel.PictureRef;
+import dobbin.reel.Pose;
 import dobbin.reel.Ranges;
 import dobbin.reel.Reel;
+import dobbin.reel.Tracks;
 import dobbin.render.Looks;
 import dobbin.render.Pictures;
 import dobbin.render.Renderer;
 import dobbin.server.Settings;
+import dobbin.server.pictures.PictureLibrary;
 import dobbin.server.reels.Reels;
 import dobbin.server.web.NotFound;
 import dobbin.slim.Progress;
 import dobbin.slim.Slim;
 import dobbin.still.PngWriter;
+import dobbin.timing.Easing;
+import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import org.springframework.stereotype.Service;
 
 /** Draws what is looked at, and keeps the latest of it. */
@@ -31,12 +45,14 @@ class Renders {
 
     private final Reels reels;
     private final Pictures pictures;
+    private final PictureLibrary library;
     private final Slim slim;
     private final Cache<String, byte[]> drawn;
 
-    Renders(Reels reels, Pictures pictures, Slim slim, Settings settings) {
+    Renders(Reels reels, Pictures pictures, PictureLibrary library, Slim slim, Settings settings) {
         this.reels = reels;
         this.pictures = pictures;
+        this.library = library;
         this.slim = slim;
         this.drawn = Caffeine.newBuilder()
                 .maximumWeight(settings.renderCache().toBytes())
@@ -44,17 +60,77 @@ class Renders {
                 .build();
     }
 
-    byte[] png(String id, String key, int width) {
-        return drawn.get(key + ' ' + width, missing -> {
-            Raster raster = reels.findNear(id, reel -> looking(reel, key).map(frame -> draw(reel, frame, width)))
+    byte[] png(String id, String key, int width, Set<Integer> without) {
+        return drawn.get(key + ' ' + width + ' ' + new TreeSet<>(without), missing -> {
+            Raster raster = reels.findNear(
+                            id, reel -> looking(reel, key).map(frame -> draw(without(reel, without), frame, width)))
                     .orElseThrow(() -> new NotFound("No frame of this reel looks like that any more."));
             return PngWriter.bytes(raster);
         });
     }
 
+    byte[] art(String id, int cutout, String key, int width) {
+        return drawn.get(key + " alone " + width, missing -> {
+            Raster raster = reels.findNear(
+                            id,
+                            reel -> showing(reel, cutout, key).map(each -> {
+                                Cutout shown = cutout(reel, cutout).orElseThrow();
+                                return Renderer.art(reel, shown, each, pictures, scale(shown.art(), width));
+                            }))
+                    .orElseThrow(() -> new NotFound("No cut-out of this reel looks like that any more."));
+            return PngWriter.bytes(raster);
+        });
+    }
+
+    /** @param box in pixels of the canvas */
+    PictureRef cutting(String id, String key, Bounds box) {
+        Raster raster = reels.findNear(
+                        id,
+                        reel -> looking(reel, key).map(frame -> Renderer.draw(reel, frame, pictures, reel.canvas())))
+                .orElseThrow(() -> new NotFound("No frame of this reel looks like that any more."));
+        Bounds seen = box.within(Bounds.all(raster.size()));
+        if (seen.isEmpty()) {
+            throw new EditRejected("width", "of the box must reach over the canvas");
+        }
+        return library.keep(raster.cut(seen));
+    }
+
+    /** Nothing is kept of it: the next one differs a little. */
+    byte[] artDraft(Reel reel, Art art, int width) {
+        Frame frame = Frame.of(reel.nextId(), Ranges.MIN_DELAY_MILLIS, Card.blank(""));
+        Reel alone = Reel.empty("Draft").withFrames(List.of(frame), reel.nextId() + 1);
+        Cutout cutout = Cutout.of(1, "Draft", art, new Key(frame.id(), Pose.at(0, 0), Easing.EVEN));
+        return PngWriter.bytes(Renderer.art(alone, cutout, frame, pictures, scale(art, width)));
+    }
+
+    /** Lettering and shapes are sharp at any size, so a small one is not made larger than it is. */
+    private static double scale(Art art, int width) {
+        return Math.min(1, width / Math.max(art.width(), art.height()));
+    }
+
+    private static Optional<Cutout> cutout(Reel reel, int id) {
+        return reel.cutouts().stream().filter(each -> each.id() == id).findFirst();
+    }
+
+    private static Optional<Frame> showing(Reel reel, int id, String key) {
+        Tracks tracks = new Tracks(reel.frames());
+        return cutout(reel, id)
+                .flatMap(cutout -> reel.frames().stream()
+                        .filter(frame -> Looks.ofArt(tracks, cutout, tracks.index(frame.id()))
+                                .equals(key))
+                        .findFirst());
+    }
+
+    private static Reel without(Reel reel, Set<Integer> cutouts) {
+        return reel.withCutouts(reel.cutouts().stream()
+                .filter(each -> !cutouts.contains(each.id()))
+                .toList());
+    }
+
     private static Optional<Frame> looking(Reel reel, String key) {
+        Tracks tracks = new Tracks(reel.frames());
         return reel.frames().stream()
-                .filter(frame -> Looks.of(reel, frame).equals(key))
+                .filter(frame -> Looks.of(reel, tracks, frame).equals(key))
                 .findFirst();
     }
 

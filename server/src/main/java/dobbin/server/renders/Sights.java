@@ -8,9 +8,12 @@ import dobbin.inspect.Sight;
 import dobbin.raster.Size;
 import dobbin.reel.Frame;
 import dobbin.reel.Reel;
+import dobbin.reel.Tracks;
 import dobbin.render.Looks;
 import dobbin.render.Pictures;
 import dobbin.render.Renderer;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Service;
 
 /** Looks reels over, on small drawings that are remembered since what they are made of does not change. */
@@ -41,29 +44,36 @@ class Sights {
 
     private final class ReelSight implements Sight {
         private final Reel reel;
+        private final Tracks tracks;
+        private final Map<Integer, String> looks = new ConcurrentHashMap<>();
 
         ReelSight(Reel reel) {
             this.reel = reel;
+            this.tracks = new Tracks(reel.frames());
+        }
+
+        private String look(Frame frame) {
+            return looks.computeIfAbsent(frame.id(), id -> Looks.of(reel, tracks, frame));
         }
 
         @Override
         public Sample coarse(Frame frame) {
-            return coarse.get(Looks.of(reel, frame), missing -> sample(frame, COARSE_SIDE));
+            return coarse.get(look(frame), missing -> sample(frame, COARSE_SIDE));
         }
 
         @Override
         public Sample fine(Frame frame) {
-            return fine.get(Looks.of(reel, frame), missing -> sample(frame, FINE_SIDE));
+            return fine.get(look(frame), missing -> sample(frame, FINE_SIDE));
         }
 
         @Override
         public boolean same(Frame a, Frame b) {
-            return a.content().equals(b.content());
+            return look(a).equals(look(b));
         }
 
         @Override
         public double change(Frame a, Frame b) {
-            String pair = Looks.of(reel, a) + ' ' + Looks.of(reel, b);
+            String pair = look(a) + ' ' + look(b);
             return same(a, b) ? 0 : changes.get(pair, missing -> Sight.super.change(a, b));
         }
 

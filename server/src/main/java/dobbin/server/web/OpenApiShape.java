@@ -3,6 +3,9 @@ package dobbin.server.web;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import dobbin.edit.Edit;
+import dobbin.edit.Motion;
+import dobbin.reel.Art;
+import dobbin.reel.Backdrop;
 import dobbin.reel.FrameContent;
 import io.swagger.v3.core.converter.AnnotatedType;
 import io.swagger.v3.core.converter.ModelConverters;
@@ -28,6 +31,9 @@ class OpenApiShape {
         return api -> {
             describeKinds(api, Edit.class, Json.EditShape.class);
             describeKinds(api, FrameContent.class, Json.ContentShape.class);
+            describeKinds(api, Art.class, Json.ArtShape.class);
+            describeKinds(api, Backdrop.class, Json.BackdropShape.class);
+            describeKinds(api, Motion.class, Json.MotionShape.class);
             api.getComponents().getSchemas().values().forEach(OpenApiShape::requireAllFields);
             api.setInfo(new Info().title("Dobbin").version("1"));
             api.setServers(null);

@@ -1,0 +1,88 @@
+package dobbin.edit;
+
+import dobbin.reel.CrossFade;
+import dobbin.reel.Cutout;
+import dobbin.reel.Frame;
+import dobbin.reel.FrameContent;
+import dobbin.reel.Key;
+import dobbin.reel.Pose;
+import dobbin.reel.Ranges;
+import dobbin.reel.Reel;
+import dobbin.reel.Tracks;
+import dobbin.timing.Easing;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Puts new frames between a frame and the next. Cut-outs glide over them from where they are on the one to where they
+ * are on the other; what the frames themselves show is held, or fades across in linear light. All other frames show what
+ * they did.
+ *
+ * @param frame the one before
+ * @param count how many new frames, 1 to 500
+ * @param delayMillis of each new frame, or 0 to share out the delay of the frame before
+ */
+public record Tween(int frame, int count, int delayMillis, Easing leaves, boolean crossFade) implements Edit {
+    @Override
+    public Reel applyTo(Reel reel) {
+        Ranges.check("count", count, 1, 500);
+        Frame from = Chosen.of(reel, List.of(frame)).frames().get(0);
+        int gap = Gap.index(reel, frame);
+        if (gap == reel.frames().size()) {
+            throw new EditRejected("frame", "must have another after it to tween to");
+        }
+        Frame to = reel.frames().get(gap);
+        List<Frame> added = new ArrayList<>();
+        int[] delays = delays(from);
+        for (int i = 1; i <= count; i++) {
+            added.add(Frame.of(reel.nextId(), delays[i], content(from, to, i / (count + 1.0))));
+        }
+        Reel wider = Gap.insert(reel, gap, added);
+        Reel timed = wider.withFrames(wider.frames().stream()
+                .map(each -> each.id() == frame ? each.withDelay(delays[0]) : each)
+                .toList());
+        return CarriedPoses.kept(
+                reel,
+                timed.withCutouts(timed.cutouts().stream()
+                        .map(cutout -> keyed(cutout, new Tracks(reel.frames()), from, to))
+                        .toList()));
+    }
+
+    @Override
+    public String title(Reel reel) {
+        return "Tween " + (count == 1 ? "1 frame" : count + " frames");
+    }
+
+    /** @return the delay of the frame before, then those of the new ones */
+    private int[] delays(Frame from) {
+        int[] delays = new int[count + 1];
+        int shared = from.delayMillis();
+        for (int i = 0; i <= count; i++) {
+            delays[i] = delayMillis > 0
+                    ? i == 0 ? shared : delayMillis
+                    : (i + 1) * shared / (count + 1) - i * shared / (count + 1);
+        }
+        if (delayMillis == 0 && shared / (count + 1) < Ranges.MIN_DELAY_MILLIS) {
+            throw new EditRejected(
+                    "delayMillis",
+                    "of " + shared + " ms is too short to be shared out among " + (count + 1) + " frames");
+        }
+        return delays;
+    }
+
+    private FrameContent content(Frame from, Frame to, double share) {
+        return crossFade && !from.content().equals(to.content())
+                ? CrossFade.between(from.content(), to.content(), share)
+                : from.content();
+    }
+
+    private Cutout keyed(Cutout cutout, Tracks tracks, Frame from, Frame to) {
+        Pose there = tracks.pose(cutout, tracks.index(from.id()));
+        Pose here = tracks.pose(cutout, tracks.index(to.id()));
+        if (there.equals(here)) {
+            return cutout;
+        }
+        Easing onward = cutout.key(to.id()).map(Key::leaves).orElse(Easing.EVEN);
+        return cutout.withKey(new Key(from.id(), there, leaves)).withKey(new Key(to.id(), here, onward));
+    }
+}

@@ -1,0 +1,4 @@
+package dobbin.reel;
+
+/** What lies behind all frames. */
+public sealed interface Backdrop permits Fill, Still {}

@@ -1,0 +1,45 @@
+package dobbin.reel;
+
+/**
+ * Something between what two frames show.
+ *
+ * @param share 0 for all of {@code from}, 1 for all of {@code to}
+ */
+public record CrossFade(FrameContent from, FrameContent to, double share) implements FrameContent {
+    public CrossFade {
+        if (from == null || to == null) {
+            throw new OutOfRange(from == null ? "from" : "to", "must be given");
+        }
+        Ranges.checkAmount("share", share, 0, 1);
+        if (from instanceof CrossFade || to instanceof CrossFade) {
+            throw new OutOfRange("from", "and to must be stills or cards, not fades themselves");
+        }
+    }
+
+    /**
+     * @param share 0 for {@code first}, 1 for {@code second}, which may themselves be fades between the same two pictures
+     * @throws OutOfRange where they fade between others
+     */
+    public static CrossFade between(FrameContent first, FrameContent second, double share) {
+        CrossFade pair = first instanceof CrossFade fade
+                ? fade
+                : second instanceof CrossFade fade ? fade : new CrossFade(first, second, 0);
+        double begin = pair.shareOf(first);
+        return new CrossFade(pair.from, pair.to, begin + (pair.shareOf(second) - begin) * share);
+    }
+
+    private double shareOf(FrameContent content) {
+        if (content instanceof CrossFade fade && fade.from.equals(from) && fade.to.equals(to)) {
+            return fade.share;
+        }
+        if (content.equals(from) || content.equals(to)) {
+            return content.equals(from) ? 0 : 1;
+        }
+        throw new OutOfRange("crossFade", "is not possible between frames that fade between other pictures already");
+    }
+
+    @Override
+    public String name() {
+        return from.name() + " → " + to.name();
+    }
+}

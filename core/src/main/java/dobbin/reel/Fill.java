@@ -1,0 +1,30 @@
+package dobbin.reel;
+
+/**
+ * What an area is filled with: nothing, a color, or a gradient.
+ *
+ * @param color six hexadecimal digits, or empty for nothing
+ * @param toColor where a gradient ends, or empty for none
+ * @param angle where a gradient goes, in degrees clockwise from rightward, -360 to 360
+ */
+public record Fill(String color, String toColor, double angle) implements Backdrop {
+    public static final Fill NONE = new Fill("", "", 0);
+
+    public Fill {
+        Ranges.checkColorOrNone("color", color);
+        Ranges.checkColorOrNone("toColor", toColor);
+        Ranges.checkAmount("angle", angle, -360, 360);
+    }
+
+    public static Fill of(String color) {
+        return new Fill(color, "", 0);
+    }
+
+    public boolean isNone() {
+        return color.isEmpty();
+    }
+
+    public boolean isGradient() {
+        return !isNone() && !toColor.isEmpty();
+    }
+}

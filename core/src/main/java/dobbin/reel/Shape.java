@@ -1,0 +1,58 @@
+package dobbin.reel;
+
+/**
+ * A drawn shape. Its stroke lies half inside and half outside of its outline.
+ *
+ * @param points of a polygon or star, 3 to 60
+ * @param round how round the corners of a rectangle are, in pixels, 0 to 5000
+ * @param stroke how thick, in pixels, 0 to 500; of a line or arrow all there is, so at least 1
+ * @param strokeColor six hexadecimal digits
+ */
+public record Shape(
+        Form form, int shapeWidth, int shapeHeight, int points, int round, Fill fill, double stroke, String strokeColor)
+        implements Art {
+    public enum Form {
+        RECTANGLE,
+        ELLIPSE,
+        POLYGON,
+        STAR,
+        LINE,
+        ARROW;
+
+        /** @return whether it has no inside to fill */
+        public boolean isOpen() {
+            return this == LINE || this == ARROW;
+        }
+    }
+
+    /** How many strokes long the head of an arrow is, and how many it is wide. */
+    public static final double ARROW_HEAD = 4;
+
+    private static final int MAX_SIDE = 10_000;
+
+    public Shape {
+        if (form == null || fill == null) {
+            throw new OutOfRange(form == null ? "form" : "fill", "must be given");
+        }
+        Ranges.check("shapeWidth", shapeWidth, 1, MAX_SIDE);
+        Ranges.check("shapeHeight", shapeHeight, 1, MAX_SIDE);
+        Ranges.check("points", points, 3, 60);
+        Ranges.check("round", round, 0, 5000);
+        Ranges.checkAmount("stroke", stroke, form.isOpen() ? 1 : 0, 500);
+        Ranges.checkColor("strokeColor", strokeColor);
+    }
+
+    @Override
+    public double width() {
+        return shapeWidth + stroke;
+    }
+
+    @Override
+    public double height() {
+        return switch (form) {
+            case LINE -> stroke;
+            case ARROW -> ARROW_HEAD * stroke;
+            default -> shapeHeight + stroke;
+        };
+    }
+}

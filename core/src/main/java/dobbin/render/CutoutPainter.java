@@ -1,0 +1,155 @@
+package dobbin.render;
+
+import dobbin.raster.Affine;
+import dobbin.raster.Blend;
+import dobbin.raster.Bounds;
+import dobbin.raster.Compositor;
+import dobbin.raster.Layer;
+import dobbin.raster.Placement;
+import dobbin.raster.Raster;
+import dobbin.raster.Region;
+import dobbin.raster.Size;
+import dobbin.reel.Art;
+import dobbin.reel.Cutout;
+import dobbin.reel.Cycle;
+import dobbin.reel.Group;
+import dobbin.reel.PictureRef;
+import dobbin.reel.Pose;
+import dobbin.reel.Shape;
+import dobbin.reel.Tracks;
+import dobbin.reel.Words;
+import java.util.List;
+import java.util.Optional;
+
+/** Draws the cut-outs of one frame. */
+final class CutoutPainter {
+    /** How far letters may stick out of their box, as a share of their size. */
+    private static final double OVERHANG = 0.4;
+
+    private final Tracks tracks;
+    private final int index;
+    private final Pictures pictures;
+
+    /** @param index of the frame, from 0 */
+    CutoutPainter(Tracks tracks, int index, Pictures pictures) {
+        this.tracks = tracks;
+        this.index = index;
+        this.pictures = pictures;
+    }
+
+    /**
+     * Lays cut-outs over what is there, the first one lowest.
+     *
+     * @param place from the canvas to the pixels
+     * @param into {@code size.area()} pixels, changed in place
+     */
+    void draw(List<Cutout> cutouts, Affine place, int[] into, Size size) {
+        for (Cutout cutout : cutouts) {
+            if (!cutout.hidden() && tracks.isThere(cutout, index)) {
+                lay(cutout, place, into, size);
+            }
+        }
+    }
+
+    /** @return the art alone, as it is on this frame but for its pose, at {@code scale} */
+    Optional<Layer> alone(Cutout cutout, double scale, Size size) {
+        Pose pose = tracks.pose(cutout, index);
+        return art(cutout.art(), pose, Affine.scale(scale, scale), Bounds.all(size));
+    }
+
+    private void lay(Cutout cutout, Affine place, int[] into, Size size) {
+        Pose pose = tracks.pose(cutout, index);
+        if (pose.opacity() == 0) {
+            return;
+        }
+        double scale = place.across();
+        int reach = cutout.shadow().isNone() ? 0 : ShadowPainter.reach(cutout.shadow(), scale);
+        Art art = cutout.art();
+        Affine whole = pose.place(cutout.pivotX() * art.width(), cutout.pivotY() * art.height())
+                .then(place);
+        if (art instanceof Group group && isPlain(cutout, pose)) {
+            draw(group.members(), whole, into, size);
+            return;
+        }
+        art(art, pose, whole, Bounds.all(size).grownBy(reach))
+                .map(layer -> faded(layer, pose.opacity()))
+                .ifPresent(layer -> {
+                    if (!cutout.shadow().isNone()) {
+                        Layer shadow = ShadowPainter.of(layer, cutout.shadow(), scale);
+                        Compositor.over(shadow.raster(), shadow.x(), shadow.y(), into, size);
+                    }
+                    Compositor.blend(layer, cutout.blend(), into, size);
+                });
+    }
+
+    /** Members of a group that does nothing of its own lie on what is below as if they were single. */
+    private static boolean isPlain(Cutout cutout, Pose pose) {
+        return pose.opacity() == 1
+                && cutout.blend() == Blend.NORMAL
+                && cutout.shadow().isNone();
+    }
+
+    private Optional<Layer> art(Art art, Pose pose, Affine place, Bounds clip) {
+        if (place.isFlat()) {
+            return Optional.empty();
+        }
+        if (art instanceof Cycle cycle) {
+            return picture(cycle, place, clip);
+        }
+        if (art instanceof Group group) {
+            return group(group, place, clip);
+        }
+        double overhang =
+                art instanceof Words words ? OVERHANG * words.size() * Math.max(place.across(), place.down()) : 0;
+        Bounds seen = Bounds.around(place.around(art.width(), art.height()))
+                .grownBy(1 + (int) Math.min(10_000, Math.ceil(overhang)))
+                .within(clip);
+        if (seen.isEmpty()) {
+            return Optional.empty();
+        }
+        return Optional.of(Pen.draw(seen, place, pen -> {
+            if (art instanceof Words words) {
+                WordsPainter.draw(words, pose, pen);
+            } else {
+                ShapePainter.draw((Shape) art, pen);
+            }
+        }));
+    }
+
+    private Optional<Layer> picture(Cycle cycle, Affine place, Bounds clip) {
+        PictureRef ref = cycle.pictures().get(cycle.turn(index));
+        Size size = ref.size();
+        Region drawn = place.around(size.width(), size.height());
+        if (Bounds.around(drawn).grownBy(1).within(clip).isEmpty()) {
+            return Optional.empty();
+        }
+        Size wanted =
+                new Size((int) Math.max(1, Math.min(size.width(), Math.ceil(size.width() * place.across()))), (int)
+                        Math.max(1, Math.min(size.height(), Math.ceil(size.height() * place.down()))));
+        Raster raster = pictures.raster(ref.picture(), Level.forDrawing(wanted));
+        Affine inBox = Affine.scale((double) size.width() / raster.width(), (double) size.height() / raster.height())
+                .then(Affine.shift((cycle.width() - size.width()) / 2, (cycle.height() - size.height()) / 2));
+        return Placement.draw(raster, inBox.then(place), clip);
+    }
+
+    private Optional<Layer> group(Group group, Affine place, Bounds clip) {
+        if (clip.isEmpty()) {
+            return Optional.empty();
+        }
+        int[] argb = new int[Math.toIntExact(clip.size().area())];
+        draw(group.members(), place.then(Affine.shift(-clip.left(), -clip.top())), argb, clip.size());
+        return Optional.of(new Layer(Raster.of(clip.size(), argb), clip.left(), clip.top()));
+    }
+
+    private static Layer faded(Layer layer, double opacity) {
+        if (opacity == 1) {
+            return layer;
+        }
+        int[] from = layer.raster().argb();
+        int[] argb = new int[from.length];
+        for (int i = 0; i < argb.length; i++) {
+            argb[i] = (int) Math.round((from[i] >>> 24) * opacity) << 24 | from[i] & 0xFFFFFF;
+        }
+        return new Layer(Raster.of(layer.raster().size(), argb), layer.x(), layer.y());
+    }
+}

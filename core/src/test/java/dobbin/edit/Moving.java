@@ -1,0 +1,60 @@
+package dobbin.edit;
+
+import dobbin.lettering.TextBlock.Align;
+import dobbin.lettering.Typeface;
+import dobbin.raster.Size;
+import dobbin.reel.Cutout;
+import dobbin.reel.Cycle;
+import dobbin.reel.Fill;
+import dobbin.reel.PictureRef;
+import dobbin.reel.Pose;
+import dobbin.reel.Reel;
+import dobbin.reel.Shape;
+import dobbin.reel.Tracks;
+import dobbin.reel.Words;
+import java.util.List;
+
+/** Reels with cut-outs, for tests. */
+final class Moving {
+    static final Shape BADGE = new Shape(Shape.Form.ELLIPSE, 40, 40, 5, 0, Fill.of("b23e28"), 0, "000000");
+    static final Cycle FERRY = new Cycle(List.of(new PictureRef("a".repeat(64), new Size(60, 30))), 1, 0);
+
+    private Moving() {}
+
+    static Words words(String text) {
+        return new Words(
+                text, Typeface.PLAIN, Typeface.Weight.BOLD, 30, "1e2a32", Align.CENTER, 0, "ffffff", List.of());
+    }
+
+    /** Frames 1 to {@code frames}, and a badge (id {@code frames + 1}) with its pose on frame 1. */
+    static Reel reel(int frames) {
+        return edited(EditTest.reel(frames), new AddCutout("Badge", BADGE, Pose.at(100, 100), 1));
+    }
+
+    /** The badge goes evenly from 100 on the first frame to 100 and 10 for each further one on the last. */
+    static Reel gliding(int frames) {
+        Reel reel = reel(frames);
+        return posed(reel, frames, Pose.at(100 + 10 * (frames - 1), 100), Scope.HERE);
+    }
+
+    static Reel posed(Reel reel, int frame, Pose pose, Scope scope) {
+        return edited(reel, new SetPoses(List.of(new Placed(badge(reel).id(), pose)), frame, scope));
+    }
+
+    static Reel edited(Reel reel, Edit edit) {
+        return Edit.apply(edit, reel);
+    }
+
+    static Cutout badge(Reel reel) {
+        return reel.cutouts().get(0);
+    }
+
+    static List<Double> across(Reel reel) {
+        return new Tracks(reel.frames())
+                .poses(badge(reel)).stream().map(Pose::x).toList();
+    }
+
+    static List<Pose> poses(Reel reel) {
+        return new Tracks(reel.frames()).poses(badge(reel));
+    }
+}

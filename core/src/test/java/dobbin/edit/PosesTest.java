@@ -1,0 +1,279 @@
+package dobbin.edit;
+
+import static dobbin.edit.Moving.across;
+import static dobbin.edit.Moving.badge;
+import static dobbin.edit.Moving.edited;
+import static dobbin.edit.Moving.gliding;
+import static dobbin.edit.Moving.posed;
+import static dobbin.edit.Moving.poses;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import dobbin.reel.Card;
+import dobbin.reel.CrossFade;
+import dobbin.reel.Cutout;
+import dobbin.reel.Frame;
+import dobbin.reel.Key;
+import dobbin.reel.Pose;
+import dobbin.reel.Reel;
+import dobbin.reel.Tracks;
+import dobbin.timing.Easing;
+import java.util.List;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class PosesTest {
+    @Test
+    void aCutOutGlidesBetweenItsPosesAndStaysBeyondThem() {
+        Reel reel = posed(Moving.reel(7), 5, Pose.at(140, 100), Scope.HERE);
+        assertThat(across(reel)).containsExactly(100.0, 110.0, 120.0, 130.0, 140.0, 140.0, 140.0);
+    }
+
+    @Test
+    void hereOnlyBendsTheGlide() {
+        Reel reel = posed(gliding(5), 3, Pose.at(160, 100), Scope.HERE);
+        assertThat(across(reel)).containsExactly(100.0, 130.0, 160.0, 150.0, 140.0);
+    }
+
+    @Test
+    void fromHereOnShiftsAllThatComes() {
+        Reel reel = posed(gliding(5), 3, Pose.at(160, 100), Scope.FROM_HERE);
+        assertThat(across(reel)).containsExactly(100.0, 130.0, 160.0, 170.0, 180.0);
+    }
+
+    @Test
+    void everywhereShiftsTheWholeTrackAndSetsNoPose() {
+        Reel reel = posed(gliding(5), 3, Pose.at(160, 100), Scope.EVERYWHERE);
+        assertThat(across(reel)).containsExactly(140.0, 150.0, 160.0, 170.0, 180.0);
+        assertThat(badge(reel).keys()).hasSize(2);
+    }
+
+    @Test
+    void aGlideIsCountedInFramesAndNotInTime() {
+        Reel slow = edited(gliding(5), new SetDelay(List.of(2), 5_000));
+        assertThat(across(slow)).isEqualTo(across(gliding(5)));
+        Reel out = edited(gliding(5), new LeaveOut(List.of(2, 4), true));
+        assertThat(across(out)).as("leaving frames out changes no other").isEqualTo(across(gliding(5)));
+    }
+
+    @Test
+    void aPoseOnARemovedFrameMovesToItsNeighbor() {
+        assertThat(across(edited(gliding(5), new RemoveFrames(List.of(1)))))
+                .containsExactly(100.0, 113.3333, 126.6667, 140.0);
+        assertThat(across(edited(gliding(5), new RemoveFrames(List.of(5)))))
+                .containsExactly(100.0, 113.3333, 126.6667, 140.0);
+        assertThat(across(edited(gliding(5), new RemoveFrames(List.of(3)))))
+                .containsExactly(100.0, 113.3333, 126.6667, 140.0);
+    }
+
+    @Test
+    void whereAllFramesGoAndOthersComeACutOutStays() {
+        Reel bare = edited(gliding(3), new RemoveFrames(List.of(1, 2, 3)));
+        assertThat(badge(bare).keys()).extracting(Key::frame).containsExactly(Key.NO_FRAME);
+        Reel again = edited(bare, new AddCard(Card.blank("ffffff"), 100, 0));
+        assertThat(across(again)).containsExactly(100.0);
+    }
+
+    @Test
+    void copiedFramesCopyPoses() {
+        Reel reel = edited(gliding(5), new CopyFrames(List.of(2, 3), 5));
+        assertThat(across(reel)).containsExactly(100.0, 110.0, 120.0, 130.0, 140.0, 110.0, 120.0);
+        Reel inside = edited(gliding(5), new CopyFrames(List.of(1), 3));
+        assertThat(across(inside)).containsExactly(100.0, 110.0, 120.0, 100.0, 130.0, 140.0);
+    }
+
+    @Test
+    void reversedFramesReverseTheMotion() {
+        Reel reel = edited(gliding(5), new ReverseFrames(List.of(1, 2, 3, 4, 5)));
+        assertThat(across(reel)).containsExactly(140.0, 130.0, 120.0, 110.0, 100.0);
+        assertThat(badge(reel).keys()).as("no more poses than before").hasSize(2);
+    }
+
+    @Test
+    void aSoftStartReversedIsASoftEnd() {
+        Reel soft = edited(gliding(5), new SetLeaves(List.of(new Cell(6, 1)), Easing.SOFT_START));
+        Reel reel = edited(soft, new ReverseFrames(List.of(1, 2, 3, 4, 5)));
+        assertThat(across(reel)).containsExactly(140.0, 122.5, 110.0, 102.5, 100.0);
+        assertThat(badge(reel).keys()).hasSize(2);
+    }
+
+    @Test
+    void thereAndBackGoesThereAndBack() {
+        Reel reel = edited(gliding(4), new ThereAndBack(List.of(1, 2, 3, 4), false));
+        assertThat(across(reel)).containsExactly(100.0, 110.0, 120.0, 130.0, 120.0, 110.0);
+        assertThat(badge(reel).keys()).hasSizeLessThanOrEqualTo(4);
+    }
+
+    @Test
+    void movedAndThinnedFramesShowWhatTheyDid() {
+        assertThat(across(edited(gliding(5), new MoveFrames(List.of(2), 5))))
+                .containsExactly(100.0, 120.0, 130.0, 140.0, 110.0);
+        assertThat(across(edited(gliding(6), new ThinFrames(List.of(1, 2, 3, 4, 5, 6), 2))))
+                .containsExactly(100.0, 120.0, 140.0);
+    }
+
+    @Test
+    void newFramesWithinAGlideTakePartInIt() {
+        Reel reel = edited(gliding(3), new AddCard(Card.blank("ffffff"), 100, 2));
+        assertThat(across(reel)).containsExactly(100.0, 106.6667, 113.3333, 120.0);
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2, 3, 7})
+    void aTweenThinnedAgainIsWhatThereWas(int count) {
+        Reel before = posed(gliding(4), 2, Pose.at(150, 90), Scope.HERE);
+        Reel tweened = before;
+        for (int frame = 3; frame >= 1; frame--) {
+            tweened = edited(tweened, new Tween(frame, count, 40, Easing.SOFT, false));
+        }
+        assertThat(tweened.frames()).hasSize(4 + 3 * count);
+        List<Integer> all = tweened.frames().stream().map(Frame::id).toList();
+        Reel thinned = edited(tweened, new ThinFrames(all, count + 1));
+        assertThat(poses(thinned)).isEqualTo(poses(before));
+        assertThat(thinned.frames())
+                .extracting(Frame::content)
+                .isEqualTo(before.frames().stream().map(Frame::content).toList());
+    }
+
+    @Test
+    void aTweenGlidesFromTheOneFrameToTheOtherAndLeavesTheRestAlone() {
+        Reel reel = edited(gliding(3), new Tween(2, 4, 0, Easing.EVEN, true));
+        assertThat(across(reel)).containsExactly(100.0, 110.0, 112.0, 114.0, 116.0, 118.0, 120.0);
+        assertThat(reel.loopDelaysMillis()).as("time shared out").containsExactly(100, 20, 20, 20, 20, 20, 100);
+        assertThat(((CrossFade) reel.frames().get(2).content()).share()).isEqualTo(0.2);
+        assertThat(((CrossFade) reel.frames().get(5).content()).share()).isEqualTo(0.8);
+        Reel finer = edited(reel, new Tween(reel.frames().get(2).id(), 1, 20, Easing.EVEN, true));
+        assertThat(((CrossFade) finer.frames().get(3).content()).share()).isEqualTo(0.3, within(1e-9));
+        assertThatThrownBy(() -> edited(reel, new Tween(3, 1, 40, Easing.EVEN, false)))
+                .isInstanceOf(EditRejected.class)
+                .hasMessageContaining("must have another after it");
+    }
+
+    @Test
+    void posesMoveSpreadAndGoButNeverAll() {
+        Reel reel = posed(gliding(9), 2, Pose.at(50, 100), Scope.HERE);
+        List<Cell> cells =
+                IntStream.of(1, 2, 9).mapToObj(frame -> new Cell(10, frame)).toList();
+        Reel spread = edited(reel, new SpreadPoses(cells));
+        assertThat(new Tracks(spread.frames()).inOrder(badge(spread)))
+                .extracting(Key::frame)
+                .containsExactly(1, 5, 9);
+        Reel moved = edited(spread, new MovePoses(List.of(new Cell(10, 5)), -2));
+        assertThat(new Tracks(moved.frames()).inOrder(badge(moved)))
+                .extracting(Key::frame)
+                .containsExactly(1, 3, 9);
+        assertThatThrownBy(() -> edited(spread, new MovePoses(cells, 1))).hasMessageContaining("beyond");
+        assertThat(badge(edited(reel, new RemovePoses(List.of(new Cell(10, 2)))))
+                        .keys())
+                .hasSize(2);
+        assertThatThrownBy(() -> edited(reel, new RemovePoses(cells))).hasMessageContaining("all poses of Badge");
+    }
+
+    @Test
+    void copiedPosesArePastedWhereAsked() {
+        Reel reel = edited(
+                gliding(5),
+                new PastePoses(
+                        List.of(
+                                new CopiedPose(6, 0, Pose.at(1, 1), Easing.HOLD),
+                                new CopiedPose(6, 1, Pose.at(2, 2), Easing.HOLD),
+                                new CopiedPose(6, 9, Pose.at(3, 3), Easing.HOLD)),
+                        3));
+        assertThat(across(reel)).containsExactly(100.0, 50.5, 1.0, 2.0, 140.0);
+    }
+
+    @Test
+    void aGlideDoneAgainForgetsWhatIsBetween() {
+        Reel bent = posed(gliding(5), 3, Pose.at(7, 7), Scope.HERE);
+        assertThat(across(edited(bent, new GlideAgain(List.of(6), 1, 5, Easing.EVEN))))
+                .isEqualTo(across(gliding(5)));
+    }
+
+    @Test
+    void aPivotMovesWithoutTheCutOut() {
+        Reel turned = posed(gliding(3), 3, new Pose(180, 90, 2, 2, 90, 1, 1, 0), Scope.HERE);
+        Cutout before = badge(turned);
+        Cutout after = badge(edited(turned, new SetPivot(4, 0, 1)));
+        for (Key key : before.keys()) {
+            assertThat(after.box(after.key(key.frame()).orElseThrow().pose())).isEqualTo(before.box(key.pose()));
+        }
+    }
+
+    @Test
+    void groupingMovesNothingAndUngroupingNeither() {
+        Reel two = edited(gliding(5), new AddCutout("Ferry", Moving.FERRY, Pose.at(301, 77), 2));
+        Reel grouped = edited(two, new GroupCutouts(List.of(6, 7), "Both", 1));
+        assertThat(grouped.cutouts()).extracting(Cutout::name).containsExactly("Both");
+        Reel free = edited(grouped, new UngroupCutout(8));
+        assertThat(free.cutouts()).extracting(Cutout::name).containsExactly("Badge", "Ferry");
+        assertThat(across(free)).isEqualTo(across(two));
+        Reel turned = posed(grouped, 5, new Pose(250, 120, 2, 2, 90, 1, 1, 0), Scope.HERE);
+        Reel freed = edited(turned, new UngroupCutout(8));
+        assertThat(freed.cutouts().get(1).key(5).orElseThrow().pose().turn()).isEqualTo(90);
+        assertThat(freed.cutouts().get(1).key(5).orElseThrow().pose().scaleX()).isEqualTo(2);
+        assertThatThrownBy(() -> posed(grouped, 5, new Pose(250, 120, 2, 1, 0, 1, 1, 0), Scope.HERE))
+                .hasMessageContaining("keeps its shape");
+    }
+
+    @Test
+    void cutOutsLineUp() {
+        Reel reel = edited(
+                edited(Moving.reel(1), new AddCutout("B", Moving.BADGE, Pose.at(200, 60), 1)),
+                new AddCutout("C", Moving.BADGE, Pose.at(410, 30), 1));
+        Reel left = edited(reel, new AlignCutouts(List.of(2, 3, 4), 1, AlignCutouts.Alignment.LEFT, Scope.HERE));
+        assertThat(left.cutouts())
+                .extracting(each -> each.keys().get(0).pose().x())
+                .containsOnly(100.0);
+        Reel spread =
+                edited(reel, new AlignCutouts(List.of(2, 3, 4), 1, AlignCutouts.Alignment.SPREAD_ACROSS, Scope.HERE));
+        assertThat(spread.cutouts())
+                .extracting(each -> each.keys().get(0).pose().x())
+                .containsExactly(100.0, 255.0, 410.0);
+        Reel middle = edited(reel, new AlignCutouts(List.of(2), 1, AlignCutouts.Alignment.CENTER, Scope.HERE));
+        assertThat(across(middle)).containsExactly(480.0);
+    }
+
+    @Test
+    void whereACutOutBeginsAndEndsFollowsItsFrames() {
+        Reel reel = edited(Moving.reel(6), new SpanCutouts(List.of(7), 2, 5));
+        assertThat(there(reel)).containsExactly(2, 3, 4, 5);
+        assertThat(there(edited(reel, new RemoveFrames(List.of(2, 5))))).containsExactly(3, 4);
+        assertThat(there(edited(reel, new ReverseFrames(List.of(1, 2, 3, 4, 5, 6)))))
+                .containsExactly(5, 4, 3, 2);
+        assertThatThrownBy(() -> edited(reel, new SpanCutouts(List.of(7), 5, 2)))
+                .hasMessageContaining("must not come before");
+    }
+
+    private static List<Integer> there(Reel reel) {
+        Tracks tracks = new Tracks(reel.frames());
+        return IntStream.range(0, reel.frames().size())
+                .filter(i -> tracks.isThere(badge(reel), i))
+                .mapToObj(tracks::id)
+                .toList();
+    }
+
+    @Test
+    void cutOutsAreReordered() {
+        Reel reel = edited(
+                edited(Moving.reel(1), new AddCutout("B", Moving.BADGE, Pose.at(0, 0), 1)),
+                new AddCutout("C", Moving.BADGE, Pose.at(0, 0), 1));
+        assertThat(edited(reel, new OrderCutout(4, 2)).cutouts())
+                .extracting(Cutout::name)
+                .containsExactly("Badge", "C", "B");
+        assertThat(edited(reel, new OrderCutout(3, 0)).cutouts())
+                .extracting(Cutout::name)
+                .containsExactly("B", "Badge", "C");
+        assertThat(edited(reel, new CopyCutouts(List.of(3))).cutouts())
+                .extracting(Cutout::name)
+                .containsExactly("Badge", "B", "C", "B");
+    }
+
+    @Test
+    void wordsNeedLettersTheTypefaceHas() {
+        assertThatThrownBy(() -> Moving.words("Ferry ☃")).hasMessageContaining("“☃”");
+        assertThatThrownBy(() -> Moving.words(" ")).hasMessageContaining("1 to 500 characters");
+    }
+}

@@ -1,0 +1,223 @@
+package dobbin.render;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dobbin.edit.AddCutout;
+import dobbin.edit.AddStills;
+import dobbin.edit.Edit;
+import dobbin.edit.GroupCutouts;
+import dobbin.edit.HideCutouts;
+import dobbin.edit.LayCutouts;
+import dobbin.edit.NewStill;
+import dobbin.edit.Placed;
+import dobbin.edit.Scope;
+import dobbin.edit.SetBackdrop;
+import dobbin.edit.SetBorder;
+import dobbin.edit.SetPoses;
+import dobbin.lettering.TextBlock.Align;
+import dobbin.lettering.Typeface;
+import dobbin.raster.Blend;
+import dobbin.raster.Raster;
+import dobbin.raster.Size;
+import dobbin.reel.Art;
+import dobbin.reel.Border;
+import dobbin.reel.Cycle;
+import dobbin.reel.Fill;
+import dobbin.reel.PictureRef;
+import dobbin.reel.Pose;
+import dobbin.reel.Reel;
+import dobbin.reel.Shadow;
+import dobbin.reel.Shape;
+import dobbin.reel.Words;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class CutoutsTest {
+    private static final Size CANVAS = new Size(60, 40);
+    private static final int SKY = 0xFF9CC3E0;
+    private static final int RED = 0xFFB23E28;
+    private static final int GREEN = 0xFF2F6B3A;
+    private static final Shape SQUARE = new Shape(Shape.Form.RECTANGLE, 10, 10, 5, 0, Fill.of("b23e28"), 0, "000000");
+
+    /** "a…" is the sky, "b…" and "c…" are red and green pictures of 10 by 10. */
+    private static Raster picture(String name) {
+        return switch (name.charAt(0)) {
+            case 'a' -> Raster.filled(CANVAS, SKY);
+            case 'b' -> Raster.filled(new Size(10, 10), RED);
+            default -> Raster.filled(new Size(10, 10), GREEN);
+        };
+    }
+
+    private static Reel sky() {
+        NewStill still = new NewStill("a".repeat(64), "sky", CANVAS, 0);
+        return Edit.apply(new AddStills(List.of(still, still, still), 0), Reel.empty("Sky"));
+    }
+
+    private static Reel with(Art art, Pose pose) {
+        return Edit.apply(new AddCutout("One", art, pose, 1), sky());
+    }
+
+    private static Raster drawn(Reel reel, int number, Size size) {
+        return Renderer.draw(reel, reel.frames().get(number - 1), (name, level) -> picture(name), size);
+    }
+
+    private static Raster drawn(Reel reel) {
+        return drawn(reel, 1, CANVAS);
+    }
+
+    @Test
+    void aPictureLiesAroundItsPivotPixelByPixel() {
+        Raster drawn = drawn(with(new Cycle(List.of(ref("b")), 1, 0), Pose.at(20, 15)));
+        for (int y = 0; y < 40; y++) {
+            for (int x = 0; x < 60; x++) {
+                boolean inside = x >= 15 && x < 25 && y >= 10 && y < 20;
+                assertThat(drawn.pixel(x, y)).isEqualTo(inside ? RED : SKY);
+            }
+        }
+    }
+
+    private static PictureRef ref(String letter) {
+        return new PictureRef(letter.repeat(64), new Size(10, 10));
+    }
+
+    @Test
+    void picturesOfACycleTakeTurns() {
+        Reel reel = with(new Cycle(List.of(ref("b"), ref("c")), 1, 0), Pose.at(20, 15));
+        assertThat(List.of(drawn(reel, 1, CANVAS), drawn(reel, 2, CANVAS), drawn(reel, 3, CANVAS)))
+                .extracting(raster -> raster.pixel(20, 15))
+                .containsExactly(RED, GREEN, RED);
+        Reel slow = with(new Cycle(List.of(ref("b"), ref("c")), 2, 1), Pose.at(20, 15));
+        assertThat(List.of(drawn(slow, 1, CANVAS), drawn(slow, 2, CANVAS), drawn(slow, 3, CANVAS)))
+                .extracting(raster -> raster.pixel(20, 15))
+                .containsExactly(RED, GREEN, GREEN);
+    }
+
+    @Test
+    void aShapeIsAsLargeAsItsPoseSaysAtAnySizeOfTheFile() {
+        Reel reel = with(SQUARE, Pose.at(30, 20).withScale(2, 2));
+        assertThat(count(drawn(reel), RED)).isEqualTo(400);
+        assertThat(count(drawn(reel, 1, new Size(120, 80)), RED)).isEqualTo(1600);
+        assertThat(count(drawn(reel, 1, new Size(30, 20)), RED)).isEqualTo(100);
+    }
+
+    private static long count(Raster raster, int color) {
+        return java.util.Arrays.stream(raster.argb())
+                .filter(pixel -> pixel == color)
+                .count();
+    }
+
+    @Test
+    void fourQuarterTurnsAreNothing() {
+        Reel reel = with(new Cycle(List.of(ref("b")), 1, 0), Pose.at(20, 15));
+        Reel turned = Edit.apply(
+                new SetPoses(List.of(new Placed(4, Pose.at(20, 15).withTurn(360))), 1, Scope.EVERYWHERE), reel);
+        assertThat(drawn(turned)).isEqualTo(drawn(reel));
+    }
+
+    @Test
+    void underTheStillsBlendAndOpacity() {
+        Reel reel = with(SQUARE, Pose.at(30, 20));
+        Reel under = Edit.apply(new LayCutouts(List.of(4), true, Blend.NORMAL, Shadow.NONE), reel);
+        assertThat(count(drawn(under), SKY)).isEqualTo(2400);
+        Reel multiplied = Edit.apply(new LayCutouts(List.of(4), false, Blend.MULTIPLY, Shadow.NONE), reel);
+        assertThat(drawn(multiplied).pixel(30, 20)).isEqualTo(0xFF6D2F23);
+        Reel faint =
+                Edit.apply(new SetPoses(List.of(new Placed(4, Pose.at(30, 20).withOpacity(0))), 1, Scope.HERE), reel);
+        assertThat(count(drawn(faint), SKY)).isEqualTo(2400);
+        Reel hidden = Edit.apply(new HideCutouts(List.of(4), true), reel);
+        assertThat(count(drawn(hidden), SKY)).isEqualTo(2400);
+    }
+
+    @Test
+    void aShadowFallsWhereItShould() {
+        Reel reel = Edit.apply(
+                new LayCutouts(List.of(4), false, Blend.NORMAL, new Shadow(10, 0, 0, "000000", 1)),
+                with(SQUARE, Pose.at(20, 20)));
+        assertThat(drawn(reel).pixel(20, 20)).isEqualTo(RED);
+        assertThat(count(drawn(reel), 0xFF000000)).isEqualTo(100);
+        Reel soft =
+                Edit.apply(new LayCutouts(List.of(4), false, Blend.NORMAL, new Shadow(10, 0, 3, "000000", 1)), reel);
+        assertThat(count(drawn(soft), 0xFF000000)).isLessThan(40);
+        assertThat(drawn(soft).pixel(40, 20)).isNotEqualTo(SKY);
+        Reel beyond = Edit.apply(new SetPoses(List.of(new Placed(4, Pose.at(-5, 20))), 1, Scope.HERE), reel);
+        assertThat(count(drawn(beyond), 0xFF000000))
+                .as("cast by what is off the canvas")
+                .isEqualTo(100);
+    }
+
+    @Test
+    void aBackdropShowsWhereNothingElseDoesAndTheBorderOverAll() {
+        Reel clear = Edit.apply(
+                new AddStills(List.of(new NewStill("b".repeat(64), "small", new Size(10, 10), 0)), 0),
+                Reel.empty("Small").withCanvas(CANVAS, dobbin.reel.Delivery.usualFor(CANVAS)));
+        Reel wide = Edit.apply(new dobbin.edit.SetCanvas(20, 10), clear);
+        Reel backed = Edit.apply(new SetBackdrop(Fill.of("9cc3e0")), wide);
+        Size size = new Size(20, 10);
+        assertThat(drawn(backed, 1, size).pixel(1, 5)).isEqualTo(SKY);
+        assertThat(drawn(backed, 1, size).pixel(10, 5)).isEqualTo(RED);
+        Reel bordered = Edit.apply(new SetBorder(new Border(2, "1e2a32", 0)), backed);
+        assertThat(count(drawn(bordered, 1, size), 0xFF1E2A32)).isEqualTo(200 - 16 * 6);
+        Reel round = Edit.apply(new SetBorder(new Border(0, "1e2a32", 5)), backed);
+        assertThat(drawn(round, 1, size).pixel(0, 0) >>> 24).isLessThan(64);
+        assertThat(drawn(round, 1, size).pixel(10, 0)).isEqualTo(RED);
+        Reel faded = Edit.apply(new SetBackdrop(new Fill("000000", "ffffff", 0)), wide);
+        assertThat(drawn(faded, 1, size).pixel(1, 5) & 0xFF)
+                .isLessThan(drawn(faded, 1, size).pixel(18, 5) & 0xFF);
+    }
+
+    @Test
+    void groupingChangesNoPixel() {
+        Reel two = Edit.apply(
+                new AddCutout("Two", SQUARE, Pose.at(33, 22).withTurn(20).withOpacity(0.5), 2),
+                with(SQUARE, Pose.at(30, 20)));
+        Reel multiplied = Edit.apply(new LayCutouts(List.of(5), false, Blend.MULTIPLY, Shadow.NONE), two);
+        Reel grouped = Edit.apply(new GroupCutouts(List.of(4, 5), "Both", 1), multiplied);
+        assertThat(drawn(grouped)).isEqualTo(drawn(multiplied));
+    }
+
+    @Test
+    void lettersComeAsFarAsTheyAreShownInColorsThatWalk() {
+        Words words =
+                new Words("II", Typeface.TYPED, Typeface.Weight.BOLD, 30, "b23e28", Align.LEFT, 0, "ffffff", List.of());
+        Reel reel = with(words, Pose.at(30, 20).withShown(0.5));
+        Raster drawn = drawn(reel);
+        assertThat(red(drawn, 0, 30)).isGreaterThan(40);
+        assertThat(red(drawn, 30, 60)).isZero();
+        Reel walking = with(
+                words.withColors(List.of("b23e28", "2f6b3a")), Pose.at(30, 20).withWalk(1));
+        assertThat(red(drawn(walking), 0, 30)).isZero();
+        assertThat(red(drawn(walking), 30, 60)).isGreaterThan(40);
+    }
+
+    private static int red(Raster raster, int from, int to) {
+        int found = 0;
+        for (int y = 0; y < raster.height(); y++) {
+            for (int x = from; x < to; x++) {
+                found += raster.pixel(x, y) == RED ? 1 : 0;
+            }
+        }
+        return found;
+    }
+
+    @Test
+    void onlyFramesThatLookOtherwiseHaveAnotherName() {
+        Reel reel = with(SQUARE, Pose.at(20, 20));
+        Reel moved = Edit.apply(new SetPoses(List.of(new Placed(4, Pose.at(40, 20))), 3, Scope.HERE), reel);
+        assertThat(Looks.of(moved, moved.frames().get(0)))
+                .isEqualTo(Looks.of(reel, reel.frames().get(0)));
+        assertThat(Looks.of(moved, moved.frames().get(1)))
+                .isNotEqualTo(Looks.of(reel, reel.frames().get(1)));
+        Reel hidden = Edit.apply(new HideCutouts(List.of(4), true), reel);
+        assertThat(Looks.of(hidden, hidden.frames().get(0)))
+                .isEqualTo(Looks.of(sky(), sky().frames().get(0)));
+    }
+
+    @Test
+    void hugeFlatAndFarAwayOnesAreDrawnAsFarAsTheyAreSeen() {
+        assertThat(count(drawn(with(SQUARE, Pose.at(30, 20).withScale(1000, 1000))), RED))
+                .isEqualTo(2400);
+        assertThat(count(drawn(with(SQUARE, Pose.at(30, 20).withScale(0, 5))), SKY))
+                .isEqualTo(2400);
+        assertThat(count(drawn(with(SQUARE, Pose.at(90_000, -90_000))), SKY)).isEqualTo(2400);
+    }
+}
