@@ -1,7 +1,7 @@
 import createClient from 'openapi-fetch'
 import type { paths } from './schema'
 import { Problem } from './problem'
-import type { Draft } from './types'
+import type { Art, Draft } from './types'
 
 /** Typed by the server's OpenAPI description, so that a call the server does not know does not compile. */
 export const api = createClient<paths>({ baseUrl: '' })
@@ -28,6 +28,14 @@ export async function drawnPicture(reel: string, draft: Draft, width: number): P
       body: draft,
       parseAs: 'blob',
     }),
+  )
+  return picture as Blob
+}
+
+/** Draws what no cut-out shows yet, alone. */
+export async function drawnArt(reel: string, art: Art, width: number): Promise<Blob> {
+  const picture = await answer(
+    api.POST('/api/reels/{id}/arts', { params: { path: { id: reel }, query: { width } }, body: { art }, parseAs: 'blob' }),
   )
   return picture as Blob
 }

@@ -1,6 +1,9 @@
 /** Addresses of pictures; what is behind one never changes. */
-export const frameUrl = (reel: string, drawn: string, width: number): string =>
-  `/api/reels/${reel}/frames/${drawn}.png?width=${width}`
+export const frameUrl = (reel: string, drawn: string, width: number, without: number[] = []): string =>
+  `/api/reels/${reel}/frames/${drawn}.png?width=${width}${without.length > 0 ? `&without=${without.join(',')}` : ''}`
+
+export const artUrl = (reel: string, cutout: number, art: string, width: number): string =>
+  `/api/reels/${reel}/cutouts/${cutout}/${art}.png?width=${width}`
 
 export const previewUrl = (reel: string, preview: string): string => `/api/reels/${reel}/previews/${preview}.gif`
 

@@ -10,6 +10,7 @@ export const router = createRouter({
       children: [
         { path: '', redirect: (to) => ({ name: 'sheet', params: to.params }) },
         { path: 'sheet', name: 'sheet', component: () => import('@/benches/sheet/Sheet.vue') },
+        { path: 'move', name: 'move', component: () => import('@/benches/move/Move.vue') },
         { path: 'share', name: 'share', component: () => import('@/benches/share/Share.vue') },
       ],
     },

@@ -52,6 +52,11 @@ export function replaceIn(frame: number, file: Gatherable): Promise<void> {
   })
 }
 
+/** Reads files for something else than frames. @param use says what came of it */
+export function gatherFor(files: Gatherable[], use: (stills: NewStill[]) => Promise<string>): Promise<void> {
+  return gather(files, use)
+}
+
 /** @param use what becomes of the stills; says what came of it */
 async function gather(files: Gatherable[], use: (stills: NewStill[], name: string) => Promise<string>): Promise<void> {
   const worth = files.filter(({ file }) => !file.name.startsWith('.'))

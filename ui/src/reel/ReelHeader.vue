@@ -11,6 +11,7 @@ const store = useReel()
 const asking = useAsking()
 const BENCHES = [
   { name: 'sheet', label: 'Sheet' },
+  { name: 'move', label: 'Move' },
   { name: 'share', label: 'Share' },
 ]
 </script>

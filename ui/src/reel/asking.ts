@@ -20,7 +20,17 @@ export interface Question {
   run: (value: never) => unknown
 }
 
-type Dialog = 'fit' | 'card' | 'thereAndBack' | 'history'
+type Dialog =
+  | 'fit'
+  | 'card'
+  | 'thereAndBack'
+  | 'history'
+  | 'words'
+  | 'shape'
+  | 'cutout'
+  | 'tween'
+  | 'motion'
+  | 'surroundings'
 
 /** Whether a dialog is open, to be written to close it. */
 export function useDialogShown(name: Dialog): WritableComputedRef<boolean> {
@@ -43,6 +53,8 @@ export const useAsking = defineStore('asking', () => {
   /** Whether the card dialog changes the chosen cards; otherwise it adds one. */
   const cardsToChange = shallowRef(false)
   const replacing = shallowRef<number | null>(null)
+  /** The cut-out whose words or shape are changed; with none, a new one is made. */
+  const artOf = shallowRef<number | null>(null)
 
   const which = computed(() =>
     selection.ids.length > 0 ? framesText(arranging.affected.length) : `all ${framesText(arranging.affected.length)}`,
@@ -183,6 +195,16 @@ export const useAsking = defineStore('asking', () => {
     dialog.value = 'card'
   }
 
+  const tween = (): Dialog => (dialog.value = 'tween')
+  const motion = (): Dialog => (dialog.value = 'motion')
+  const cutout = (): Dialog => (dialog.value = 'cutout')
+  const surroundings = (): Dialog => (dialog.value = 'surroundings')
+
+  function art(kind: 'words' | 'shape', of: number | null): void {
+    artOf.value = of
+    dialog.value = kind
+  }
+
   /** Opens the file picker for one frame's new picture. */
   function replacement(frame: number): void {
     replacing.value = frame
@@ -213,6 +235,12 @@ export const useAsking = defineStore('asking', () => {
     newCard,
     changeCard,
     replacement,
+    artOf,
+    tween,
+    motion,
+    cutout,
+    surroundings,
+    art,
     close,
   }
 })

@@ -1,29 +1,24 @@
 import { useDebounceFn } from '@vueuse/core'
 import { onBeforeUnmount, ref, watch } from 'vue'
-import type { Draft } from '@/api/types'
-import { drawnPicture } from '@/api/client'
 import { sayProblem } from '@/app/messages'
-import { useReel } from './store'
 
 const PAUSE = 60
 
 /**
- * Draws something that is not in the reel yet, as it would look there, whenever it changes; the server draws it as it draws
- * frames. Late answers are dropped.
+ * Shows something that is not in the reel yet, as the server draws it, whenever it changes. Late answers are dropped.
  *
  * @param wanted what to draw, or null while nothing is looked at
- * @returns the address of a picture, or empty
+ * @returns the address of a picture, or empty, and what is wrong with what is wanted, or empty
  */
-export function useDraft(wanted: () => Draft | null, width: number) {
-  const store = useReel()
+export function useDraft<T>(wanted: () => T | null, draw: (what: T) => Promise<Blob>) {
   const address = ref('')
   let latest = 0
 
-  const draw = useDebounceFn(async (draft: Draft) => {
+  const redraw = useDebounceFn(async (what: T) => {
     const mine = ++latest
     try {
-      const picture = store.reel ? await drawnPicture(store.reel.id, draft, width) : null
-      if (picture && mine === latest) {
+      const picture = await draw(what)
+      if (mine === latest) {
         show(URL.createObjectURL(picture))
       }
     } catch (failure) {
@@ -36,7 +31,7 @@ export function useDraft(wanted: () => Draft | null, width: number) {
     address.value = next
   }
 
-  watch(wanted, (draft) => void (draft && draw(draft)), { deep: true })
+  watch(wanted, (what) => void (what && redraw(what)), { deep: true })
   onBeforeUnmount(() => show(''))
   return address
 }

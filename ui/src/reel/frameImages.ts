@@ -5,7 +5,7 @@ import { frameUrl } from '@/api/urls'
 const AT_ONCE = 4
 
 /**
- * Loads pictures of frames ahead of need, decoded, the nearest to `from` first. Pictures of one look are loaded once; what
+ * Loads pictures of frames ahead of need, decoded, the nearest to `from` first; and that one alone, as it is waited for. Pictures of one look are loaded once; what
  * is no longer wanted is let go.
  */
 export function useFrameImages(
@@ -40,7 +40,9 @@ export function useFrameImages(
     const id = toValue(reel)
     const all = toValue(wanted)
     const start = toValue(from)
-    for (let i = 0; id && i < all.length && loading.size < AT_ONCE; i++) {
+    const first = all[start] ?? ''
+    const atOnce = loaded.has(first) || failed.has(first) ? AT_ONCE : 1
+    for (let i = 0; id && i < all.length && loading.size < atOnce; i++) {
       const drawn = all[(start + i) % all.length] as string
       if (!loaded.has(drawn) && !loading.has(drawn) && !failed.has(drawn)) {
         void load(id, drawn)

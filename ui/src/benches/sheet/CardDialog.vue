@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import type { Card } from '@/api/types'
+import { drawnPicture } from '@/api/client'
 import ColorField from '@/parts/ColorField.vue'
 import DialogCard from '@/parts/DialogCard.vue'
+import { ALIGNS, TYPEFACES } from '@/parts/lettering'
 import NumberField from '@/parts/NumberField.vue'
 import { useArranging } from '@/reel/arranging'
 import { useAsking, useDialogShown } from '@/reel/asking'
@@ -11,18 +13,6 @@ import { useReel } from '@/reel/store'
 import { useSelection } from '@/reel/selection'
 
 /** A card: a color with words on it, or without. */
-const TYPEFACES: { value: Card['typeface']; title: string }[] = [
-  { value: 'PLAIN', title: 'Plain (Figtree)' },
-  { value: 'BOOK', title: 'Book (Lora)' },
-  { value: 'HAND', title: 'Hand (Caveat)' },
-  { value: 'POSTER', title: 'Poster (Bebas Neue)' },
-  { value: 'TYPED', title: 'Typed (Courier Prime)' },
-]
-const ALIGNS: { value: Card['align']; title: string }[] = [
-  { value: 'LEFT', title: 'Left' },
-  { value: 'CENTER', title: 'Center' },
-  { value: 'RIGHT', title: 'Right' },
-]
 const PREVIEW_WIDTH = 480
 const FIRST_SIZE_SHARE = 0.13
 const LONG_ENOUGH_TO_READ = 1500
@@ -37,7 +27,7 @@ const card = ref<Card>(blankCard())
 const delayMillis = ref(LONG_ENOUGH_TO_READ)
 const preview = useDraft(
   () => (shown.value ? { content: card.value, canvas: store.reel!.canvas } : null),
-  PREVIEW_WIDTH,
+  (draft) => drawnPicture(store.reel!.id, draft, PREVIEW_WIDTH),
 )
 
 function blankCard(): Card {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import type { Fit, Size, Still } from '@/api/types'
+import { drawnPicture } from '@/api/client'
 import ColorField from '@/parts/ColorField.vue'
 import DialogCard from '@/parts/DialogCard.vue'
 import NumberField from '@/parts/NumberField.vue'
@@ -37,7 +38,7 @@ const preview = useDraft(
     shown.value && exampleStill.value
       ? { content: { ...exampleStill.value, fit: fit.value }, canvas: canvas.value }
       : null,
-  PREVIEW_WIDTH,
+  (draft) => drawnPicture(store.reel!.id, draft, PREVIEW_WIDTH),
 )
 
 watch(shown, (open) => {

@@ -8,6 +8,7 @@ import type { Look } from './look'
 
 /** The frame at the playhead, drawn as large as it is looked at. Small pictures show until the large ones are there. */
 const props = defineProps<{ look: Look }>()
+const emit = defineEmits<{ sharp: [look: string] }>()
 
 const SMALL = 240
 /** Pictures are asked for in a few widths, so that they are found again. */
@@ -38,7 +39,9 @@ const wantedWidth = computed(() => {
   const most = WIDTHS.findLast((each) => each * each * (canvas.value.height / canvas.value.width) * looks.value.length <= MOST_PIXELS)
   return Math.min(enough, most ?? SMALL, canvas.value.width)
 })
-const small = useFrameImages(() => store.reel?.id, looks, SMALL, 0)
+/** Where large ones are not much larger there is no need of them. */
+const smallWanted = computed(() => (wantedWidth.value > 2 * SMALL ? looks.value : []))
+const small = useFrameImages(() => store.reel?.id, smallWanted, SMALL, from)
 const large = useFrameImages(() => store.reel?.id, looks, wantedWidth, from)
 const shown = computed(() => {
   const drawn = playhead.frame?.drawn ?? ''
@@ -62,6 +65,10 @@ watchPostEffect(() => {
   }
   if (pen && shown.value) {
     pen.drawImage(shown.value, 0, 0, width.value, height.value)
+    const drawn = playhead.frame?.drawn ?? ''
+    if (large.get(drawn) === shown.value) {
+      emit('sharp', drawn)
+    }
   }
 })
 </script>

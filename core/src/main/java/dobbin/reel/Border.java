@@ -16,7 +16,7 @@ public record Border(int width, String color, int radius) {
         Ranges.check("radius", radius, 0, 5000);
     }
 
-    public boolean isNone() {
+    public boolean none() {
         return width == 0 && radius == 0;
     }
 }

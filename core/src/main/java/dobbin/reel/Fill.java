@@ -20,11 +20,11 @@ public record Fill(String color, String toColor, double angle) implements Backdr
         return new Fill(color, "", 0);
     }
 
-    public boolean isNone() {
+    public boolean none() {
         return color.isEmpty();
     }
 
-    public boolean isGradient() {
-        return !isNone() && !toColor.isEmpty();
+    public boolean gradient() {
+        return !none() && !toColor.isEmpty();
     }
 }

@@ -19,7 +19,7 @@ public record Shadow(double x, double y, double blur, String color, double opaci
         Ranges.checkAmount("opacity", opacity, 0, 1);
     }
 
-    public boolean isNone() {
+    public boolean none() {
         return opacity == 0;
     }
 }

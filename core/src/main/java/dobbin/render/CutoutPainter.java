@@ -63,7 +63,7 @@ final class CutoutPainter {
             return;
         }
         double scale = place.across();
-        int reach = cutout.shadow().isNone() ? 0 : ShadowPainter.reach(cutout.shadow(), scale);
+        int reach = cutout.shadow().none() ? 0 : ShadowPainter.reach(cutout.shadow(), scale);
         Art art = cutout.art();
         Affine whole = pose.place(cutout.pivotX() * art.width(), cutout.pivotY() * art.height())
                 .then(place);
@@ -74,7 +74,7 @@ final class CutoutPainter {
         art(art, pose, whole, Bounds.all(size).grownBy(reach))
                 .map(layer -> faded(layer, pose.opacity()))
                 .ifPresent(layer -> {
-                    if (!cutout.shadow().isNone()) {
+                    if (!cutout.shadow().none()) {
                         Layer shadow = ShadowPainter.of(layer, cutout.shadow(), scale);
                         Compositor.over(shadow.raster(), shadow.x(), shadow.y(), into, size);
                     }
@@ -86,7 +86,7 @@ final class CutoutPainter {
     private static boolean isPlain(Cutout cutout, Pose pose) {
         return pose.opacity() == 1
                 && cutout.blend() == Blend.NORMAL
-                && cutout.shadow().isNone();
+                && cutout.shadow().none();
     }
 
     private Optional<Layer> art(Art art, Pose pose, Affine place, Bounds clip) {

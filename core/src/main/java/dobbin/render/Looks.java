@@ -62,7 +62,7 @@ public final class Looks {
                 inputs.append("\nwith ").append(posed(tracks, cutout, index));
             }
         }
-        if (!reel.border().isNone()) {
+        if (!reel.border().none()) {
             inputs.append("\nin ").append(reel.border());
         }
         return inputs.toString();

@@ -45,7 +45,7 @@ final class Pen {
 
     /** @return the fill for an area from (0, 0); a gradient reaches from corner to corner, as style sheets have it */
     static Paint paint(Fill fill, double width, double height) {
-        if (!fill.isGradient()) {
+        if (!fill.gradient()) {
             return color(fill.color());
         }
         double angle = Math.toRadians(fill.angle());

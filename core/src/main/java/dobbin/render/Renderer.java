@@ -31,7 +31,7 @@ public final class Renderer {
         Raster content = content(frame.content(), reel.canvas(), pictures, size);
         if (reel.cutouts().isEmpty()
                 && reel.backdrop().equals(Fill.NONE)
-                && reel.border().isNone()) {
+                && reel.border().none()) {
             return content;
         }
         Affine place = Affine.scale(
@@ -43,7 +43,7 @@ public final class Renderer {
         painter.draw(those(reel, Cutout::under), place, argb, size);
         Compositor.over(content, 0, 0, argb, size);
         painter.draw(those(reel, cutout -> !cutout.under()), place, argb, size);
-        if (!reel.border().isNone()) {
+        if (!reel.border().none()) {
             BorderPainter.draw(reel.border(), reel.canvas(), place, argb, size);
         }
         return Raster.of(size, argb);
@@ -85,6 +85,9 @@ public final class Renderer {
                     .clone();
         }
         Fill fill = (Fill) reel.backdrop();
+        if (!fill.gradient()) {
+            return Raster.filled(size, Pen.argb(fill.color())).argb();
+        }
         Size canvas = reel.canvas();
         return Pen.draw(Bounds.all(size), place, pen -> {
                     pen.setPaint(Pen.paint(fill, canvas.width(), canvas.height()));

@@ -22,7 +22,7 @@ final class ShapePainter {
             return;
         }
         java.awt.Shape outline = outline(shape);
-        if (!shape.fill().isNone()) {
+        if (!shape.fill().none()) {
             pen.setPaint(Pen.paint(shape.fill(), shape.width(), shape.height()));
             pen.fill(outline);
         }

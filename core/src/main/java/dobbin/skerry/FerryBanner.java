@@ -76,6 +76,17 @@ final class FerryBanner {
         pen.fill(sea);
     }
 
+    /** @return the ferry alone, on nothing */
+    static BufferedImage alone() {
+        BufferedImage image = new BufferedImage(148, 100, BufferedImage.TYPE_INT_ARGB);
+        Graphics2D pen = image.createGraphics();
+        pen.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
+        pen.setRenderingHint(RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE);
+        ferry(pen, 0, 73);
+        pen.dispose();
+        return image;
+    }
+
     private static void ferry(Graphics2D pen, double x, double y) {
         pen.setColor(Color.WHITE);
         pen.fill(new Rectangle2D.Double(x + 30, y - 34, 84, 26));

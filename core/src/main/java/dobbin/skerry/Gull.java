@@ -31,7 +31,7 @@ final class Gull {
     }
 
     /** @param t 0..1 through one beat of the wings */
-    private static BufferedImage pose(float t) {
+    static BufferedImage pose(float t) {
         BufferedImage image = new BufferedImage(WIDTH, HEIGHT, BufferedImage.TYPE_INT_ARGB);
         Graphics2D pen = image.createGraphics();
         pen.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);

@@ -17,7 +17,7 @@ public final class SkerryPoint {
 
     /** @return the folders of the visitor newsletter, drawn afresh: some seconds of work */
     public static List<DemoFolder> folders() {
-        return List.of(sunrise(), gull(), ferry(), sail(), light());
+        return List.of(sunrise(), gull(), ferry(), sail(), light(), crossing());
     }
 
     /** @return hand-held photographs, one of another size, with names that sort badly */
@@ -59,6 +59,11 @@ public final class SkerryPoint {
     public static DemoFolder light() {
         return new DemoFolder(
                 "The light", NightLight.files(), 100, List.of(new SetDelivery(360, 128, Dither.ERROR, "")));
+    }
+
+    /** @return two stills, and cut-outs that move over them */
+    public static DemoFolder crossing() {
+        return Crossing.folder();
     }
 
     /** @return photographs of a sunrise, as decoded rasters: material for measuring */

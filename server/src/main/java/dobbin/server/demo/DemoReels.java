@@ -50,6 +50,9 @@ class DemoReels implements ApplicationRunner {
     }
 
     private void make(DemoFolder folder) throws UnreadablePicture {
+        for (DemoFile piece : folder.pieces()) {
+            pictures.take(piece.bytes(), piece.name());
+        }
         List<NewStill> stills = new ArrayList<>();
         for (DemoFile file : folder.files()) {
             for (PictureLibrary.Taken taken :

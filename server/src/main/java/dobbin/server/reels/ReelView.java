@@ -24,7 +24,7 @@ import java.util.Map;
 /**
  * A reel as the interface draws it.
  *
- * @param cutouts the lowest first
+ * @param cutouts the lowest first, and {@code tracks} where each of them is
  * @param stillSizes which sizes its stills have, the most common first
  * @param loopMillis how long the loop was made to last, and {@code fileMillis} how long it is in the delivered file
  */
@@ -37,6 +37,7 @@ public record ReelView(
         List<Run> runs,
         Backdrop backdrop,
         List<Cutout> cutouts,
+        List<Track> tracks,
         Border border,
         List<SizeCount> stillSizes,
         int plays,
@@ -114,6 +115,7 @@ public record ReelView(
                 reel.runs(),
                 reel.backdrop(),
                 reel.cutouts(),
+                reel.cutouts().stream().map(each -> Track.of(each, tracks)).toList(),
                 reel.border(),
                 stillSizes(reel),
                 reel.plays().times(),

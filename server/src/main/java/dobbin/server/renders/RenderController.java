@@ -64,12 +64,6 @@ class RenderController {
         return ResponseEntity.ok().cacheControl(UNCHANGING).body(renders.png(id, drawn, width, without));
     }
 
-    /** Where the cut-outs are on every frame. */
-    @GetMapping("/api/reels/{id}/tracks")
-    TracksView tracks(@PathVariable String id) {
-        return TracksView.of(reels.open(id));
-    }
-
     /** What a cut-out shows, alone and upright, where that is called {@code art}, reduced to be at most {@code width} wide. */
     @GetMapping(path = "/api/reels/{id}/cutouts/{cutout}/{art}.png", produces = MediaType.IMAGE_PNG_VALUE)
     ResponseEntity<byte[]> art(

@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useReel } from '@/reel/store'
+import { useCells } from './cells'
+import { useMoving } from './moving'
+
+/** What can be done with the chosen cells. */
+const store = useReel()
+const moving = useMoving()
+const cells = useCells()
+
+const words = computed(() => {
+  const all = cells.cells.length
+  const set = cells.keyed.length
+  return all === 0 ? 'No cells chosen' : `${all === 1 ? '1 cell' : `${all} cells`}, ${set === 1 ? '1 pose' : `${set} poses`}`
+})
+const rows = computed(() => cells.cells.map(({ frame }) => store.ids.indexOf(frame)))
+const first = computed(() => store.ids[Math.min(...rows.value)] ?? 0)
+const last = computed(() => store.ids[Math.max(...rows.value)] ?? 0)
+const chosenOf = computed(() => [...new Set(cells.cells.map(({ cutout }) => cutout))])
+
+function glide(): void {
+  void store.dispatch({ type: 'glideAgain', cutouts: chosenOf.value, firstFrame: first.value, lastFrame: last.value, leaves: 'EVEN' })
+}
+</script>
+
+<template>
+  <div v-if="moving.cutouts.length > 0" class="bar" role="toolbar" aria-label="Chosen cells">
+    <span class="words quiet">{{ words }}</span>
+    <v-btn size="small" :disabled="cells.cells.length === cells.keyed.length" title="Set poses where they are anyhow (Enter)"
+      @click="cells.setPoses">Set a pose</v-btn>
+    <v-btn size="small" :disabled="first === last || cells.cells.length < 2" title="One even glide from the first to the last"
+      @click="glide">Glide evenly</v-btn>
+    <v-btn size="small" :disabled="cells.keyed.length < 3" title="Even distances between the poses" @click="cells.spread">Spread</v-btn>
+    <v-btn size="small" color="primary" :disabled="cells.keyed.length === 0" title="Remove the poses (Delete)"
+      @click="cells.remove">Remove</v-btn>
+  </div>
+</template>
+
+<style scoped>
+.bar {
+  display: flex;
+  align-items: center;
+  
+  min-height: 36px;
+}
+
+.bar :deep(.v-btn) {
+  min-width: 0;
+  padding: 0 8px;
+}
+
+.words {
+  margin-right: auto;
+  font-size: 13px;
+}
+</style>

@@ -1,0 +1,356 @@
+<script setup lang="ts">
+import { useElementSize, useEventListener } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
+import { artUrl, frameUrl } from '@/api/urls'
+import LoopStage from '@/benches/sheet/LoopStage.vue'
+import { usePlayhead } from '@/reel/playhead'
+import { useReel } from '@/reel/store'
+import { useMoving } from './moving'
+import type { Posed } from './moving'
+import { cornersOf, inBox } from './poses'
+import type { Box, Point } from './poses'
+import { useStageDrag } from './stageDrag'
+
+/** The frame at the playhead as the server draws it; over it the box, the handles and the tracks of what is chosen. */
+const WIDEST = 1600
+const KNOB = 26
+const HANDLE = 5
+const HINTS = { path: 'Draw the path to follow', box: 'Draw a box to cut out', pivot: 'Press where it should turn about' }
+
+const emit = defineEmits<{ path: [points: Point[]]; box: [box: Box]; words: [id: number] }>()
+const store = useReel()
+const playhead = usePlayhead()
+const moving = useMoving()
+const room = ref<HTMLElement | null>(null)
+const surface = ref<HTMLElement | null>(null)
+const { width: roomWidth, height: roomHeight } = useElementSize(room)
+
+const canvas = computed(() => store.reel?.canvas ?? { width: 3, height: 2 })
+const scale = computed(() =>
+  Math.max(0.01, Math.min(roomWidth.value / canvas.value.width, roomHeight.value / canvas.value.height)),
+)
+const size = computed(() => ({
+  width: `${canvas.value.width * scale.value}px`,
+  height: `${canvas.value.height * scale.value}px`,
+}))
+const drag = useStageDrag(surface, scale, { path: (points) => emit('path', points), box: (box) => emit('box', box) })
+
+/** What is dragged is lifted off the picture and follows the pointer by itself. */
+const lifted = computed(() => moving.posed.filter(({ cutout }) => moving.drafts.has(cutout.id)))
+/** The picture without what is lifted, as it was when that was taken up: the rest of it does not change by that. */
+const ground = ref('')
+watch(
+  () => lifted.value.map(({ cutout }) => cutout.id).join(' '),
+  () => {
+    const drawn = playhead.frame?.drawn
+    const ids = lifted.value.map(({ cutout }) => cutout.id)
+    const wide = Math.min(WIDEST, canvas.value.width)
+    ground.value = drawn && store.reel && ids.length > 0 ? frameUrl(store.reel.id, drawn, wide, ids) : ''
+  },
+)
+
+function liftedStyle({ cutout, track, pose }: Posed): Record<string, string> {
+  const width = track.width * scale.value
+  const height = track.height * scale.value
+  return {
+    width: `${width}px`,
+    height: `${height}px`,
+    opacity: String(pose.opacity),
+    transform: `translate(${pose.x * scale.value}px, ${pose.y * scale.value}px) rotate(${pose.turn}deg) scale(${pose.scaleX}, ${pose.scaleY}) translate(${-cutout.pivotX * width}px, ${-cutout.pivotY * height}px)`,
+  }
+}
+
+const outline = (each: Posed): string =>
+  cornersOf(each.cutout, each.track, each.pose).map(({ x, y }) => `${x},${y}`).join(' ')
+
+/** The knob stands off the middle of the upper edge, as far on the screen at any scale. */
+function knobOf(each: Posed): { foot: Point; knob: Point } {
+  const [a, b, , d] = cornersOf(each.cutout, each.track, each.pose) as [Point, Point, Point, Point]
+  const foot = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 }
+  const length = Math.hypot(a.x - d.x, a.y - d.y) || 1
+  const out = KNOB / scale.value / length
+  return { foot, knob: { x: foot.x + (a.x - d.x) * out, y: foot.y + (a.y - d.y) * out } }
+}
+
+interface Dot extends Point {
+  row: number
+  key: boolean
+}
+
+const dotsOf = (each: Posed): Dot[] => {
+  const keys = new Set(each.cutout.keys.map((key) => key.frame))
+  return each.track.stops.flatMap(({ pose, there }, row) =>
+    there ? [{ x: pose.x, y: pose.y, row, key: keys.has(store.ids[row] as number) }] : [],
+  )
+}
+
+/** The topmost one under the pointer; one that is chosen wins. */
+function hit(at: Point): Posed | null {
+  const under = moving.all.filter((each) => {
+    if (!each.stop.there || each.cutout.hidden || each.pose.opacity === 0) {
+      return false
+    }
+    const inside = inBox(each.cutout, each.track, each.pose, at)
+    return inside.x >= 0 && inside.y >= 0 && inside.x <= each.track.width && inside.y <= each.track.height
+  })
+  return under.findLast((each) => moving.chosen.has(each.cutout.id)) ?? under.at(-1) ?? null
+}
+
+function onDown(event: PointerEvent): void {
+  if (event.button !== 0) {
+    return
+  }
+  if (drag.tool.value === 'path') {
+    drag.drawPath(event)
+    return
+  }
+  if (drag.tool.value === 'box') {
+    drag.drawBox(event)
+    return
+  }
+  if (drag.tool.value === 'pivot' && moving.single) {
+    drag.setPivot(event, moving.single)
+    return
+  }
+  const each = hit(drag.pointOf(event))
+  if (!each) {
+    moving.none()
+    return
+  }
+  if (event.shiftKey || event.ctrlKey || event.metaKey) {
+    moving.choose(each.cutout.id, true)
+    return
+  }
+  if (!moving.chosen.has(each.cutout.id)) {
+    moving.choose(each.cutout.id, false)
+  }
+  drag.moveChosen(event)
+}
+
+/** A dot of the track takes the cut-out to where it is on that frame, and can be dragged from there. */
+function onDot(event: PointerEvent, each: Posed, dot: Dot): void {
+  playhead.playing = false
+  playhead.goTo(dot.row)
+  const pose = each.track.stops[dot.row]?.pose
+  if (pose) {
+    drag.moveChosen(event, [{ ...each, pose }])
+  }
+}
+
+function onDouble(event: MouseEvent): void {
+  const each = hit(drag.pointOf(event))
+  if (each && (each.cutout.art.kind === 'words' || each.cutout.art.kind === 'shape')) {
+    emit('words', each.cutout.id)
+  }
+}
+
+let copied: number[] = []
+
+function onKey(event: KeyboardEvent): void {
+  const far = (event.shiftKey ? 10 : 1) * moving.step
+  const command = event.ctrlKey || event.metaKey
+  const keys: Record<string, (() => unknown) | undefined> = command
+    ? { c: () => (copied = moving.ids), v: () => copied.length > 0 && moving.adding({ type: 'copyCutouts', cutouts: copied }), g: moving.ids.length > 1 ? moving.group : undefined }
+    : {
+        ArrowLeft: () => moving.nudge(-far, 0),
+        ArrowRight: () => moving.nudge(far, 0),
+        ArrowUp: () => moving.nudge(0, -far),
+        ArrowDown: () => moving.nudge(0, far),
+        Delete: moving.remove,
+        Backspace: moving.remove,
+        Escape: moving.none,
+      }
+  const run = keys[event.key.length === 1 ? event.key.toLowerCase() : event.key]
+  if (run && (moving.ids.length > 0 || command)) {
+    event.preventDefault()
+    event.stopPropagation()
+    void run()
+  }
+}
+
+useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+  if (event.key === 'Escape' && (drag.active.value || drag.tool.value !== 'pose')) {
+    event.preventDefault()
+    event.stopPropagation()
+    drag.giveUp()
+  }
+}, { capture: true })
+
+defineExpose({ tool: drag.tool })
+</script>
+
+<template>
+  <div ref="room" class="room">
+    <div ref="surface" class="surface checker" :class="drag.tool.value" :style="size" tabindex="0" role="group"
+      aria-label="Stage. Arrow keys move what is chosen." @pointerdown="onDown" @pointermove="drag.move"
+      @pointerup="drag.release" @pointercancel="drag.giveUp" @dblclick="onDouble" @keydown="onKey">
+      <loop-stage :look="{ ground: '', zoom: 'fit' }" class="frame" @sharp="(look) => look === playhead.frame?.drawn && moving.seen()" />
+      <img v-if="ground" :src="ground" alt="" class="frame" draggable="false" />
+      <img v-for="each in lifted" :key="each.cutout.id" alt="" class="lifted" draggable="false"
+        :src="artUrl(store.reel!.id, each.cutout.id, each.stop.art, WIDEST)" :style="liftedStyle(each)" />
+      <svg class="marks" :viewBox="`0 0 ${canvas.width} ${canvas.height}`" aria-hidden="true">
+        <template v-for="each in moving.posed" :key="each.cutout.id">
+          <g v-if="moving.trackShown && each.cutout.keys.length > 1">
+            <circle v-for="dot in dotsOf(each)" :key="dot.row" :cx="dot.x" :cy="dot.y" :data-dot="dot.row"
+              :r="(dot.key ? 6 : 3.5) / scale" class="dot" :class="{ key: dot.key, here: dot.row === playhead.index }"
+              @pointerdown="onDot($event, each, dot)" />
+          </g>
+          <polygon :points="outline(each)" class="box" :class="{ gone: !each.stop.there }" />
+        </template>
+        <g v-if="moving.single && moving.single.stop.there">
+          <line :x1="knobOf(moving.single).foot.x" :y1="knobOf(moving.single).foot.y" :x2="knobOf(moving.single).knob.x"
+            :y2="knobOf(moving.single).knob.y" class="box" />
+          <circle :cx="knobOf(moving.single).knob.x" :cy="knobOf(moving.single).knob.y" :r="6 / scale" class="handle knob"
+            @pointerdown="drag.turnFrom($event, moving.single!)" />
+          <circle :cx="drag.pivot.value?.x ?? moving.single.pose.x" :cy="drag.pivot.value?.y ?? moving.single.pose.y"
+            :r="4 / scale" class="pivot" />
+          <rect v-for="(corner, i) in cornersOf(moving.single.cutout, moving.single.track, moving.single.pose)" :key="i"
+            :x="corner.x - HANDLE / scale" :y="corner.y - HANDLE / scale" :width="(2 * HANDLE) / scale"
+            :height="(2 * HANDLE) / scale" class="handle corner" @pointerdown="drag.scaleFrom($event, moving.single!)" />
+        </g>
+        <line v-for="guide in drag.guides.value" :key="guide.axis + guide.at" class="guide"
+          :x1="guide.axis === 'x' ? guide.at : 0" :x2="guide.axis === 'x' ? guide.at : canvas.width"
+          :y1="guide.axis === 'y' ? guide.at : 0" :y2="guide.axis === 'y' ? guide.at : canvas.height" />
+        <polyline v-if="drag.path.value.length > 0" class="path"
+          :points="drag.path.value.map(({ x, y }) => `${x},${y}`).join(' ')" />
+        <rect v-if="drag.box.value" class="cut" :x="drag.box.value.left" :y="drag.box.value.top"
+          :width="drag.box.value.right - drag.box.value.left" :height="drag.box.value.bottom - drag.box.value.top" />
+      </svg>
+      <p v-if="drag.tool.value !== 'pose'" class="hint">{{ HINTS[drag.tool.value] }}. Escape gives up.</p>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.room {
+  display: grid;
+  place-items: center;
+  min-width: 0;
+  min-height: 0;
+  overflow: hidden;
+}
+
+.surface {
+  position: relative;
+  border-radius: 6px;
+  touch-action: none;
+  user-select: none;
+}
+
+.surface.path,
+.surface.pivot,
+.surface.box {
+  cursor: crosshair;
+}
+
+.frame,
+.marks {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+}
+
+.frame,
+.lifted {
+  pointer-events: none;
+}
+
+.lifted {
+  position: absolute;
+  top: 0;
+  left: 0;
+  transform-origin: 0 0;
+}
+
+.marks {
+  overflow: visible;
+}
+
+.marks * {
+  vector-effect: non-scaling-stroke;
+}
+
+.marks .box {
+  fill: none;
+  stroke: var(--rein);
+  stroke-width: 1.5;
+  pointer-events: none;
+}
+
+.marks .box.gone {
+  stroke-dasharray: 4 4;
+}
+
+.dot {
+  fill: #fffdf9;
+  stroke: #1e2a32;
+  stroke-width: 1.2;
+  cursor: grab;
+}
+
+.dot.key {
+  fill: var(--rein);
+  stroke: #fffdf9;
+  stroke-width: 1.5;
+}
+
+.dot.here {
+  stroke: #1e2a32;
+  stroke-width: 2;
+}
+
+.handle {
+  fill: #fffdf9;
+  stroke: var(--rein);
+  stroke-width: 1.5;
+}
+
+.knob {
+  cursor: grab;
+}
+
+.corner {
+  cursor: nwse-resize;
+}
+
+.marks .pivot {
+  fill: var(--rein);
+  stroke: #fffdf9;
+  stroke-width: 1.5;
+  pointer-events: none;
+}
+
+.guide {
+  stroke: #2f8f83;
+  stroke-width: 1;
+  stroke-dasharray: 5 3;
+}
+
+.path {
+  fill: none;
+  stroke: var(--rein);
+  stroke-width: 2;
+}
+
+.cut {
+  fill: rgb(255 253 249 / 20%);
+  stroke: var(--rein);
+  stroke-width: 1.5;
+}
+
+.hint {
+  position: absolute;
+  bottom: 10px;
+  left: 50%;
+  margin: 0;
+  padding: 4px 12px;
+  transform: translateX(-50%);
+  border-radius: 14px;
+  background: #1e2a32;
+  color: #fffdf9;
+  font-size: 13px;
+  white-space: nowrap;
+  pointer-events: none;
+}
+</style>

@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import { mdiMagnet, mdiMagnetOn } from '@mdi/js'
+import { computed } from 'vue'
+import type { Easing, Scope } from '@/api/types'
+import NumberField from '@/parts/NumberField.vue'
+import { useReel } from '@/reel/store'
+import { usePlayhead } from '@/reel/playhead'
+import { useMoving } from './moving'
+import { EASINGS } from './words'
+
+/** Where a change of pose counts, and how the cut-out goes on from its pose. */
+const SCOPES: { value: Scope; title: string; means: string }[] = [
+  { value: 'HERE', title: 'here only', means: 'Sets a pose on this frame; the glides to its neighbors bend' },
+  { value: 'FROM_HERE', title: 'from here on', means: 'Shifts this pose and all that come after it' },
+  { value: 'EVERYWHERE', title: 'everywhere', means: 'Shifts the whole track' },
+]
+
+const store = useReel()
+const playhead = usePlayhead()
+const moving = useMoving()
+
+/** The pose that the chosen cut-out last left. */
+const left = computed(() => {
+  const keys = moving.single?.cutout.keys ?? []
+  const rows = keys.map((key) => ({ key, row: store.ids.indexOf(key.frame) })).filter(({ row }) => row <= playhead.index)
+  return rows.reduce<(typeof rows)[number] | null>((best, each) => (best && best.row > each.row ? best : each), null)
+})
+
+function setLeaves(leaves: Easing): void {
+  if (left.value && moving.single) {
+    void store.dispatch({ type: 'setLeaves', cells: [{ cutout: moving.single.cutout.id, frame: left.value.key.frame }], leaves })
+  }
+}
+</script>
+
+<template>
+  <div class="bar">
+    <span class="quiet">A change counts</span>
+    <v-btn-toggle v-model="moving.scope" mandatory density="compact" variant="outlined" divided
+      aria-label="A change counts">
+      <v-btn v-for="{ value, title, means } in SCOPES" :key="value" :value="value" size="small" :title="means">{{ title }}</v-btn>
+    </v-btn-toggle>
+    <v-btn :icon="moving.snapping ? mdiMagnetOn : mdiMagnet" size="small" :aria-pressed="moving.snapping"
+      :aria-label="moving.snapping ? 'Guides snap' : 'Guides do not snap'"
+      :title="moving.snapping ? 'Guides snap; Alt lets go' : 'Guides do not snap'" @click="moving.snapping = !moving.snapping" />
+    <span class="quiet">step</span>
+    <number-field :value="moving.step" label="Step of the arrow keys" suffix="px" :min="0.1" :max="100" :decimals="1" class="step"
+      @done="(value) => (moving.step = value)" />
+    <span class="space" />
+    <span class="quiet">leaves</span>
+    <v-select :model-value="left?.key.leaves ?? null" :items="EASINGS" aria-label="Leaves its pose" variant="outlined"
+      density="compact" hide-details class="leaves" :disabled="!left"
+      @update:model-value="(value) => value && setLeaves(value)" />
+  </div>
+</template>
+
+<style scoped>
+.bar {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  font-size: 14px;
+}
+
+.space {
+  flex: 1;
+}
+
+.step {
+  max-width: 92px;
+}
+
+.leaves {
+  max-width: 176px;
+}
+</style>
