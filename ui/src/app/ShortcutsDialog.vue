@@ -16,7 +16,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 </script>
 
 <template>
-  <v-dialog v-model="shortcutsShown" max-width="720" aria-labelledby="shortcuts-title">
+  <v-dialog v-model="shortcutsShown" max-width="1080" aria-labelledby="shortcuts-title">
     <v-card class="pa-6" rounded="xl">
       <h2 id="shortcuts-title">Keys</h2>
       <div class="groups">

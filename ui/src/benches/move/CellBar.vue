@@ -12,7 +12,7 @@ const cells = useCells()
 const words = computed(() => {
   const all = cells.cells.length
   const set = cells.keyed.length
-  return all === 0 ? 'No cells chosen' : `${all === 1 ? '1 cell' : `${all} cells`}, ${set === 1 ? '1 pose' : `${set} poses`}`
+  return all === 0 ? 'No cells' : `${all === 1 ? '1 cell' : `${all} cells`}, ${set === 1 ? '1 pose' : `${set} poses`}`
 })
 const rows = computed(() => cells.cells.map(({ frame }) => store.ids.indexOf(frame)))
 const first = computed(() => store.ids[Math.min(...rows.value)] ?? 0)
@@ -51,7 +51,10 @@ function glide(): void {
 }
 
 .words {
+  overflow: hidden;
   margin-right: auto;
   font-size: 13px;
+  text-overflow: ellipsis;
+  white-space: nowrap;
 }
 </style>

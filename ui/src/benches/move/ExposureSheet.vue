@@ -209,22 +209,25 @@ const partsOf = (exposure: Exposure | undefined): Exposure =>
     :aria-rowcount="store.frames.length + 1" :aria-colcount="columns.length + 1" @pointerup="headUp" @keydown="onKey">
     <div class="heads" role="row" aria-rowindex="1" :style="layout">
       <span role="columnheader" class="corner">frame</span>
-      <button v-for="({ cutout }, column) in columns" :key="cutout.id" type="button" role="columnheader" class="head"
-        :class="{ chosen: moving.chosen.has(cutout.id), hidden: cutout.hidden, over: headDragged?.over === column }"
-        :aria-label="`${cutout.name}${cutout.hidden ? ', hidden' : ''}${cutout.under ? ', under the stills' : ''}`"
-        :title="`${cutout.name}: click to choose, drag to lay it higher or lower, press twice for its properties`"
-        @click="moving.choose(cutout.id, $event.ctrlKey || $event.shiftKey || $event.metaKey)"
-        @dblclick="emit('properties')" @pointerdown="headDown($event, cutout.id)" @pointerenter="headOver(column)">
-        <span class="name">{{ cutout.name }}</span>
-        <small v-if="cutout.hidden || cutout.under">{{ cutout.hidden ? 'hidden' : 'under' }}</small>
-      </button>
+      <div v-for="({ cutout }, column) in columns" :key="cutout.id" role="columnheader" class="column"
+        :class="{ over: headDragged?.over === column }" @pointerdown="headDown($event, cutout.id)"
+        @pointerenter="headOver(column)">
+        <button type="button" class="head" :class="{ chosen: moving.chosen.has(cutout.id), hidden: cutout.hidden }"
+          :aria-pressed="moving.chosen.has(cutout.id)"
+          :title="`${cutout.name}: click to choose, drag to lay it higher or lower, press twice for its properties`"
+          @click="moving.choose(cutout.id, $event.ctrlKey || $event.shiftKey || $event.metaKey)"
+          @dblclick="emit('properties')">
+          <span class="name">{{ cutout.name }}</span>
+          <small v-if="cutout.hidden || cutout.under">{{ cutout.hidden ? 'hidden' : 'under' }}</small>
+        </button>
+      </div>
     </div>
     <div role="rowgroup" class="rows" :style="{ height: `${store.frames.length * ROW}px` }" @pointerdown="onDown"
       @pointermove="onMove" @pointerup="onUp" @pointercancel="onCancel">
       <div v-for="{ frame, row } in rows" :key="frame.id" role="row" class="row" :aria-rowindex="row + 2"
         :class="{ here: row === playhead.index, out: frame.leftOut }" :style="{ ...layout, top: `${row * ROW}px` }">
-        <button type="button" role="rowheader" class="number" tabindex="-1" :aria-label="`Frame ${row + 1}`"
-          @click="playhead.playing = false; playhead.goTo(row)">{{ row + 1 }}</button>
+        <div role="rowheader" class="numbered"><button type="button" class="number" tabindex="-1"
+          :aria-label="`Frame ${row + 1}`" @click="playhead.playing = false; playhead.goTo(row)">{{ row + 1 }}</button></div>
         <img :src="frameUrl(store.reel!.id, thumbs.get(frame.id) ?? frame.drawn, THUMB)" alt="" class="thumb" draggable="false" />
         <span class="delay">{{ delayText(frame.delayMillis) }}</span>
         <div v-for="({ cutout, exposures }, column) in columns" :key="cutout.id" role="gridcell" class="cell"

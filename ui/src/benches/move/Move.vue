@@ -10,7 +10,7 @@ import {
   mdiImagePlusOutline,
   mdiShapeOutline,
 } from '@mdi/js'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import AddStills from '@/gather/AddStills.vue'
 import FileChooser from '@/gather/FileChooser.vue'
 import { useFileDrop } from '@/gather/fileDrop'
@@ -52,6 +52,13 @@ const purpose = ref<'each' | 'cycle' | 'more'>('each')
 /** The frames over which a path is drawn. */
 let pathRange = { firstFrame: 0, lastFrame: 0 }
 
+/** What is asked is about the frame one sees; the loop does not run away under it. */
+watch(
+  () => asking.dialog,
+  (dialog) => {
+    if (dialog) playhead.playing = false
+  },
+)
 useAnimationFrames((elapsed) => playhead.advance(elapsed))
 const fileDrop = useFileDrop((files) => made.fromFiles(files, false))
 

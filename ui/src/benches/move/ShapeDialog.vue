@@ -9,6 +9,7 @@ import { useAsking, useDialogShown } from '@/reel/asking'
 import { useDraft } from '@/reel/draft'
 import { useReel } from '@/reel/store'
 import FillFields from './FillFields.vue'
+import { useFrameBehind } from './frameBehind'
 import { useMoving } from './moving'
 
 /** A shape for a new cut-out, or that of one there is. */
@@ -26,6 +27,7 @@ const PREVIEW_WIDTH = 640
 const store = useReel()
 const asking = useAsking()
 const moving = useMoving()
+const behind = useFrameBehind()
 const shown = useDialogShown('shape')
 const shape = ref<Shape>(fresh())
 const preview = useDraft(
@@ -95,7 +97,7 @@ function done(): void {
           <color-field v-if="shape.stroke > 0" v-model="shape.strokeColor" label="Stroke color" />
         </div>
       </div>
-      <div class="preview checker"><img v-if="preview" :src="preview" alt="The shape as it will look" /></div>
+      <div class="preview checker" :style="{ backgroundImage: behind }"><img v-if="preview" :src="preview" alt="The shape as it will look" /></div>
     </div>
   </dialog-card>
 </template>

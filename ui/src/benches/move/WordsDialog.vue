@@ -9,6 +9,7 @@ import NumberField from '@/parts/NumberField.vue'
 import { useAsking, useDialogShown } from '@/reel/asking'
 import { useDraft } from '@/reel/draft'
 import { useReel } from '@/reel/store'
+import { useFrameBehind } from './frameBehind'
 import { useMoving } from './moving'
 
 /** Lettering for a new cut-out, or that of one there is. */
@@ -18,6 +19,7 @@ const PREVIEW_WIDTH = 640
 const store = useReel()
 const asking = useAsking()
 const moving = useMoving()
+const behind = useFrameBehind()
 const shown = useDialogShown('words')
 const words = ref<Words>(fresh())
 const preview = useDraft(
@@ -85,7 +87,7 @@ function done(): void {
           <color-field v-if="words.outline > 0" v-model="words.outlineColor" label="Outline color" />
         </div>
       </div>
-      <div class="preview checker"><img v-if="preview" :src="preview" alt="The words as they will look" /></div>
+      <div class="preview checker" :style="{ backgroundImage: behind }"><img v-if="preview" :src="preview" alt="The words as they will look" /></div>
     </div>
   </dialog-card>
 </template>

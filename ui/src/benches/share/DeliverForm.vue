@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { mdiGiftOutline } from '@mdi/js'
-import { ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { JobView, ReelView } from '@/api/types'
+import { useReel } from '@/reel/store'
 
 const props = defineProps<{ reel: ReelView; job: JobView | null; busy: boolean }>()
 const emit = defineEmits<{ deliver: [name: string]; stop: [] }>()
@@ -14,11 +15,22 @@ watch(
   },
   { immediate: true },
 )
+const store = useReel()
+const hidden = computed(() => props.reel.cutouts.filter((cutout) => cutout.hidden))
+const names = computed(() => hidden.value.map((cutout) => cutout.name).join(', '))
+
+function show(): void {
+  void store.dispatch({ type: 'hideCutouts', cutouts: hidden.value.map((cutout) => cutout.id), hidden: false })
+}
 </script>
 
 <template>
   <form class="deliver" @submit.prevent="emit('deliver', name)">
     <v-text-field v-model="name" label="File name" suffix=".gif" maxlength="120" autocomplete="off" />
+    <p v-if="hidden.length > 0" class="hidden" role="status">
+      {{ names }} {{ hidden.length === 1 ? 'is' : 'are' }} hidden and will not be in the file.
+      <v-btn size="small" variant="outlined" @click="show">{{ hidden.length === 1 ? 'Show it' : 'Show them' }}</v-btn>
+    </p>
     <div v-if="busy" class="working">
       <v-progress-linear :model-value="job ? (job.done / job.total) * 100 : 0" :indeterminate="!job" color="success"
         height="8" rounded aria-label="Delivering" />
@@ -35,6 +47,13 @@ watch(
   gap: 10px;
   padding-top: 16px;
   border-top: 1px solid var(--line);
+}
+
+.hidden {
+  margin: 0;
+  padding: 10px 12px;
+  border-radius: var(--round);
+  background: var(--warn-soft);
 }
 
 .working {

@@ -8,7 +8,7 @@ package dobbin.reel;
  * @param radius of the canvas's corners in pixels, 0 to 5000; outside of them nothing is left
  */
 public record Border(int width, String color, int radius) {
-    public static final Border NONE = new Border(0, "000000", 0);
+    public static final Border NONE = new Border(0, "1e2a32", 0);
 
     public Border {
         Ranges.check("width", width, 0, 2000);

@@ -44,13 +44,73 @@ class EveryViewTest {
         switch (view) {
             case "shelf" -> assertThat(page.getByRole(AriaRole.ARTICLE)).hasCount(1);
             case "sheet" -> new Sheet(page).card(2).click();
+            case "move" -> openMove(page);
             default -> assertThat(page.locator(".stage img")).isVisible();
         }
         return page;
     }
 
+    /** With a cut-out that has two poses and is chosen. */
+    private static void openMove(Page page) {
+        Sheet sheet = new Sheet(page);
+        assertThat(page.locator("button.head").or(page.getByText("No cut-outs yet")))
+                .isVisible();
+        if (page.locator("button.head").count() == 0) {
+            sheet.button("Add a cut-out").click();
+            sheet.choose("A shape…");
+            page.locator(".v-dialog button[type=submit]").click();
+            assertThat(page.locator("button.head")).hasCount(1);
+            page.locator("[data-row='3'][data-column='0']").click();
+            page.keyboard().press("Enter");
+            sheet.awaitUndo("Set a pose of Ellipse");
+        }
+        page.locator("button.head").click();
+        assertThat(page.locator(".fields")).isVisible();
+    }
+
     @ParameterizedTest
-    @CsvSource({"shelf, light", "shelf, dark", "sheet, light", "sheet, dark", "share, light", "share, dark"})
+    @ValueSource(
+            strings = {
+                "Motion…",
+                "Tween…",
+                "Backdrop…",
+                "Align",
+                "Add a cut-out",
+                "More for this cut-out",
+                "Words…",
+                "Properties…"
+            })
+    void axeFindsNothingWrongInWhatOpensOnMove(String what) throws IOException {
+        Page page = open("move", what.length() % 2 == 0 ? "light" : "dark");
+        Sheet sheet = new Sheet(page);
+        switch (what) {
+            case "Words…" -> {
+                sheet.button("Add a cut-out").click();
+                sheet.choose(what);
+            }
+            case "Properties…" -> {
+                sheet.button("More for this cut-out").click();
+                sheet.choose(what);
+            }
+            default -> sheet.button(what).click();
+        }
+        page.waitForTimeout(600);
+        page.evaluate(Files.readString(Path.of("node_modules/axe-core/axe.min.js")));
+        assertThat((List<?>) page.evaluate(VIOLATIONS)).isEmpty();
+        page.close();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "shelf, light",
+        "shelf, dark",
+        "sheet, light",
+        "sheet, dark",
+        "move, light",
+        "move, dark",
+        "share, light",
+        "share, dark"
+    })
     void axeFindsNothingWrong(String view, String colors) throws IOException {
         Page page = open(view, colors);
         page.evaluate(Files.readString(Path.of("node_modules/axe-core/axe.min.js")));
@@ -109,8 +169,10 @@ class EveryViewTest {
         "sheet, 800, 900",
         "share, 800, 900",
         "sheet, 1280, 800",
+        "move, 1280, 800",
         "share, 1280, 800",
         "sheet, 1920, 1080",
+        "move, 1920, 1080",
         "share, 1920, 1080"
     })
     void nothingEssentialIsOutOfSight(String view, int width, int height) {
@@ -129,6 +191,13 @@ class EveryViewTest {
                         page.getByText("Undo"),
                         new Sheet(page).button("Add"),
                         page.getByLabel("One frame on"));
+            case "move" ->
+                List.of(
+                        page.locator(".surface"),
+                        page.getByLabel("Opacity"),
+                        page.getByText("everywhere"),
+                        page.getByLabel("Leaves its pose"),
+                        page.getByText("Remove", new Page.GetByTextOptions().setExact(true)));
             default ->
                 List.of(
                         page.getByText("Deliver", new Page.GetByTextOptions().setExact(true)),

@@ -30,6 +30,7 @@ class ScreenshotsTest {
             shelf(page);
             sheet(page);
             share(page);
+            move(page, app);
             sheets(page, app);
             dialogs(page);
             gathering(page, app);
@@ -38,7 +39,7 @@ class ScreenshotsTest {
     }
 
     private static void shelf(Page page) {
-        assertThat(page.getByRole(AriaRole.ARTICLE)).hasCount(5);
+        assertThat(page.getByRole(AriaRole.ARTICLE)).hasCount(6);
         page.waitForTimeout(9_000);
         take(page, "shelf-light");
         page.getByLabel("Dark colors").click();
@@ -92,6 +93,22 @@ class ScreenshotsTest {
         page.mouse().move(700, 790);
         page.waitForTimeout(800);
         take(page, "share-dark");
+        page.getByLabel("Light colors").click();
+    }
+
+    private static void move(Page page, App app) {
+        page.navigate(app.address());
+        page.getByText("The evening crossing").first().click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Move"))
+                .click();
+        page.locator("[data-row='9'][data-column='0']").click();
+        page.waitForTimeout(3_000);
+        awaitWeight(page);
+        take(page, "move-light");
+        page.getByLabel("Dark colors").click();
+        page.mouse().move(700, 790);
+        page.waitForTimeout(600);
+        take(page, "move-dark");
         page.getByLabel("Light colors").click();
     }
 

@@ -3,16 +3,21 @@ package dobbin.server.reels;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dobbin.edit.AddCard;
+import dobbin.edit.AddStills;
 import dobbin.edit.Edit;
 import dobbin.edit.LeaveOut;
 import dobbin.edit.NameRun;
+import dobbin.edit.NewStill;
 import dobbin.raster.Size;
 import dobbin.reel.Card;
+import dobbin.reel.ContentName;
 import dobbin.reel.Fit;
 import dobbin.reel.Frame;
 import dobbin.reel.Reel;
 import dobbin.reel.Still;
 import dobbin.server.web.Json;
+import dobbin.skerry.DemoFolder;
+import dobbin.skerry.SkerryPoint;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.json.JsonMapper;
@@ -39,6 +44,32 @@ class DocumentsTest {
         assertThat(reel.nextId()).isEqualTo(5);
         assertThat(reel.plays().times()).isEqualTo(3);
         assertThat(reel.runs()).isEmpty();
+    }
+
+    @Test
+    void whatTheSecondVersionStoredIsRead() {
+        String current = documents().write(documents().read(FIRST_VERSION));
+        String second =
+                current.replaceAll("\"(backdrop|border)\":\\{[^}]*\\},", "").replace("\"cutouts\":[],", "");
+        assertThat(second).doesNotContain("cutouts").doesNotContain("backdrop").doesNotContain("border");
+        assertThat(documents().read(second)).isEqualTo(documents().read(FIRST_VERSION));
+    }
+
+    @Test
+    void cutOutsOfAllKindsComeBackTheSame() {
+        DemoFolder folder = SkerryPoint.crossing();
+        Reel reel = Edit.apply(new AddStills(stills(folder), 0), Reel.empty("Crossing"));
+        for (Edit edit : folder.edits()) {
+            reel = Edit.apply(edit, reel);
+        }
+        assertThat(reel.cutouts()).hasSize(5);
+        assertThat(documents().read(documents().write(reel))).isEqualTo(reel);
+    }
+
+    private static List<NewStill> stills(DemoFolder folder) {
+        return folder.files().stream()
+                .map(file -> new NewStill(ContentName.of(file.bytes()), file.name(), new Size(480, 320), 90))
+                .toList();
     }
 
     @Test
