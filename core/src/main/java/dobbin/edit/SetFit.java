@@ -1,12 +1,13 @@
 package dobbin.edit;
 
+import dobbin.reel.CrossFade;
 import dobbin.reel.Fit;
-import dobbin.reel.Frame;
+import dobbin.reel.FrameContent;
 import dobbin.reel.Reel;
 import dobbin.reel.Still;
 import java.util.List;
 
-/** Lays the stills of the named frames on the canvas in one way; cards among them have no need of it and stay. */
+/** Lays the stills of the named frames on the canvas in one way; also of those that fade; cards have no need of it and stay. */
 public record SetFit(List<Integer> frames, Fit fit) implements Edit {
     public SetFit {
         frames = List.copyOf(frames);
@@ -14,7 +15,7 @@ public record SetFit(List<Integer> frames, Fit fit) implements Edit {
 
     @Override
     public Reel applyTo(Reel reel) {
-        return reel.withFrames(Chosen.of(reel, frames).each(this::fitted));
+        return reel.withFrames(Chosen.of(reel, frames).each(frame -> frame.withContent(fitted(frame.content()))));
     }
 
     @Override
@@ -27,7 +28,10 @@ public record SetFit(List<Integer> frames, Fit fit) implements Edit {
         };
     }
 
-    private Frame fitted(Frame frame) {
-        return frame.content() instanceof Still still ? frame.withContent(still.withFit(fit)) : frame;
+    private FrameContent fitted(FrameContent content) {
+        if (content instanceof CrossFade fade) {
+            return fade.withEach(this::fitted);
+        }
+        return content instanceof Still still ? still.withFit(fit) : content;
     }
 }

@@ -1,5 +1,7 @@
 package dobbin.reel;
 
+import java.util.function.UnaryOperator;
+
 /**
  * Something between what two frames show.
  *
@@ -26,6 +28,11 @@ public record CrossFade(FrameContent from, FrameContent to, double share) implem
                 : second instanceof CrossFade fade ? fade : new CrossFade(first, second, 0);
         double begin = pair.shareOf(first);
         return new CrossFade(pair.from, pair.to, begin + (pair.shareOf(second) - begin) * share);
+    }
+
+    /** @return a fade as far between what {@code change} makes of the two */
+    public CrossFade withEach(UnaryOperator<FrameContent> change) {
+        return new CrossFade(change.apply(from), change.apply(to), share);
     }
 
     private double shareOf(FrameContent content) {

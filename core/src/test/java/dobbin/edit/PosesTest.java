@@ -13,10 +13,12 @@ import static org.assertj.core.api.Assertions.within;
 import dobbin.reel.Card;
 import dobbin.reel.CrossFade;
 import dobbin.reel.Cutout;
+import dobbin.reel.Fit;
 import dobbin.reel.Frame;
 import dobbin.reel.Key;
 import dobbin.reel.Pose;
 import dobbin.reel.Reel;
+import dobbin.reel.Still;
 import dobbin.reel.Tracks;
 import dobbin.timing.Easing;
 import java.util.List;
@@ -153,6 +155,18 @@ class PosesTest {
     }
 
     @Test
+    void stillsThatFadeAreFittedWithTheOthers() {
+        Reel faded = edited(gliding(2), new Tween(1, 1, 40, Easing.EVEN, true));
+        Fit fill = new Fit(Fit.Way.FILL, 0.5, 0.5, "");
+        List<Integer> all = faded.frames().stream().map(Frame::id).toList();
+        CrossFade fade =
+                (CrossFade) edited(faded, new SetFit(all, fill)).frames().get(1).content();
+        assertThat(((Still) fade.from()).fit()).isEqualTo(fill);
+        assertThat(((Still) fade.to()).fit()).isEqualTo(fill);
+        assertThat(fade.share()).isEqualTo(0.5);
+    }
+
+    @Test
     void posesMoveSpreadAndGoButNeverAll() {
         Reel reel = posed(gliding(9), 2, Pose.at(50, 100), Scope.HERE);
         List<Cell> cells =
@@ -275,5 +289,36 @@ class PosesTest {
     void wordsNeedLettersTheTypefaceHas() {
         assertThatThrownBy(() -> Moving.words("Ferry ☃")).hasMessageContaining("“☃”");
         assertThatThrownBy(() -> Moving.words(" ")).hasMessageContaining("1 to 500 characters");
+    }
+
+    @Test
+    void posesWithinAGroupFollowTheirFramesToo() {
+        Reel two = edited(gliding(5), new AddCutout("Ferry", Moving.FERRY, Pose.at(301, 77), 2));
+        Reel grouped = edited(two, new GroupCutouts(List.of(6, 7), "Both", 1));
+        Reel removed = edited(grouped, new RemoveFrames(List.of(1, 5)));
+        Reel free = edited(removed, new UngroupCutout(8));
+        assertThat(across(free)).containsExactly(100.0, 120.0, 140.0);
+    }
+
+    @Test
+    void keptPosesHoldWhereOthersBend() {
+        Reel kept = edited(gliding(5), new KeepPoses(List.of(new Cell(6, 2), new Cell(6, 4))));
+        assertThat(across(kept)).isEqualTo(across(gliding(5)));
+        Reel bent = posed(kept, 3, Pose.at(500, 100), Scope.HERE);
+        assertThat(across(bent)).containsExactly(100.0, 110.0, 500.0, 130.0, 140.0);
+    }
+
+    @Test
+    void hiddenArtNamesAndLayersAreSet() {
+        Reel reel = edited(Moving.reel(2), new HideCutouts(List.of(3), true));
+        assertThat(badge(reel).hidden()).isTrue();
+        reel = edited(reel, new RenameCutout(3, " Sun "));
+        assertThat(badge(reel).name()).isEqualTo("Sun");
+        reel = edited(reel, new SetArt(3, Moving.FERRY));
+        assertThat(badge(reel).art()).isEqualTo(Moving.FERRY);
+        assertThat(reel.pictures()).contains(Moving.FERRY.pictures().get(0));
+        assertThat(edited(reel, new RemoveCutouts(List.of(3))).cutouts()).isEmpty();
+        Reel still = reel;
+        assertThatThrownBy(() -> edited(still, new RenameCutout(3, " "))).hasMessageContaining("1 to 120 characters");
     }
 }

@@ -1,6 +1,7 @@
 package dobbin.render;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import dobbin.edit.AddCutout;
 import dobbin.edit.AddStills;
@@ -21,15 +22,28 @@ import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.reel.Art;
 import dobbin.reel.Border;
+import dobbin.reel.ContentName;
 import dobbin.reel.Cycle;
 import dobbin.reel.Fill;
+import dobbin.reel.Frame;
 import dobbin.reel.PictureRef;
 import dobbin.reel.Pose;
 import dobbin.reel.Reel;
 import dobbin.reel.Shadow;
 import dobbin.reel.Shape;
 import dobbin.reel.Words;
+import dobbin.skerry.DemoFile;
+import dobbin.skerry.DemoFolder;
+import dobbin.skerry.SkerryPoint;
+import dobbin.still.DecodeLimits;
+import dobbin.still.StillReader;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 class CutoutsTest {
@@ -219,5 +233,93 @@ class CutoutsTest {
         assertThat(count(drawn(with(SQUARE, Pose.at(30, 20).withScale(0, 5))), SKY))
                 .isEqualTo(2400);
         assertThat(count(drawn(with(SQUARE, Pose.at(90_000, -90_000))), SKY)).isEqualTo(2400);
+    }
+
+    private static Raster shape(Shape.Form form, int points, double stroke) {
+        Shape shape = new Shape(form, 30, 20, points, 0, Fill.of("b23e28"), stroke, "2f6b3a");
+        return drawn(with(shape, Pose.at(30, 20)));
+    }
+
+    @Test
+    void shapesHaveTheirForms() {
+        assertThat(count(shape(Shape.Form.RECTANGLE, 3, 0), RED)).isEqualTo(600);
+        assertThat(covered(shape(Shape.Form.ELLIPSE, 3, 0))).isCloseTo(Math.PI * 15 * 10, within(12.0));
+        assertThat(covered(shape(Shape.Form.POLYGON, 4, 0))).isCloseTo(300, within(8.0));
+        assertThat(covered(shape(Shape.Form.STAR, 5, 0))).isLessThan(covered(shape(Shape.Form.POLYGON, 5, 0)));
+        assertThat(count(shape(Shape.Form.LINE, 3, 4), GREEN)).isEqualTo(34 * 4);
+        Raster arrow = shape(Shape.Form.ARROW, 3, 4);
+        assertThat(arrow.pixel(20, 20)).isEqualTo(GREEN);
+        assertThat(arrow.pixel(20, 26)).as("the shaft is thin").isEqualTo(SKY);
+        assertThat(arrow.pixel(32, 24)).as("the head is wide").isEqualTo(GREEN);
+    }
+
+    /** How many pixels are not sky, soft edges counted by half. */
+    private static double covered(Raster raster) {
+        double covered = 0;
+        for (int pixel : raster.argb()) {
+            covered += pixel == RED ? 1 : pixel == SKY ? 0 : 0.5;
+        }
+        return covered;
+    }
+
+    @Test
+    void aStrokeLiesHalfInsideAndARoundCornerIsCutOff() {
+        Raster stroked = shape(Shape.Form.RECTANGLE, 3, 4);
+        assertThat(stroked.pixel(13, 20)).isEqualTo(GREEN);
+        assertThat(stroked.pixel(16, 20)).isEqualTo(GREEN);
+        assertThat(stroked.pixel(17, 20)).isEqualTo(RED);
+        assertThat(stroked.pixel(12, 20)).isEqualTo(SKY);
+        Shape round = new Shape(Shape.Form.RECTANGLE, 30, 20, 3, 10, Fill.of("b23e28"), 0, "000000");
+        assertThat(drawn(with(round, Pose.at(30, 20))).pixel(15, 10)).isEqualTo(SKY);
+    }
+
+    @Test
+    void anOutlineGoesAroundTheLetters() {
+        Words words = new Words(
+                "I", Typeface.PLAIN, Typeface.Weight.BOLD, 30, "b23e28", Align.CENTER, 3, "2f6b3a", List.of());
+        Raster drawn = drawn(with(words, Pose.at(30, 20)));
+        assertThat(count(drawn, RED)).isGreaterThan(30);
+        assertThat(count(drawn, GREEN)).isGreaterThan(count(drawn, RED) / 2);
+    }
+
+    @Test
+    void aMirroredPictureIsMirrored() {
+        Raster half = Raster.of(new Size(2, 1), new int[] {RED, GREEN});
+        Reel reel = with(
+                new Cycle(List.of(new PictureRef("d".repeat(64), half.size())), 1, 0),
+                Pose.at(30, 20.5).withScale(-1, 1));
+        Raster drawn = Renderer.draw(
+                reel, reel.frames().get(0), (name, level) -> name.startsWith("d") ? half : picture(name), CANVAS);
+        assertThat(drawn.pixel(29, 20)).isEqualTo(GREEN);
+        assertThat(drawn.pixel(30, 20)).isEqualTo(RED);
+    }
+
+    @Test
+    void theDemoIsDrawnAsItWasMade() throws Exception {
+        DemoFolder folder = SkerryPoint.crossing();
+        Map<String, Raster> pictures = new HashMap<>();
+        List<NewStill> stills = new ArrayList<>();
+        for (DemoFile file :
+                Stream.concat(folder.files().stream(), folder.pieces().stream()).toList()) {
+            Raster raster = StillReader.read(file.bytes(), DecodeLimits.USUAL).raster();
+            pictures.put(ContentName.of(file.bytes()), raster);
+            if (folder.files().contains(file)) {
+                stills.add(new NewStill(ContentName.of(file.bytes()), file.name(), raster.size(), 90));
+            }
+        }
+        Reel reel = Edit.apply(new AddStills(stills, 0), Reel.empty("Crossing"));
+        for (Edit edit : folder.edits()) {
+            reel = Edit.apply(edit, reel);
+        }
+        assertThat(reel.frames()).hasSize(24);
+        assertThat(reel.pictures()).hasSize(6);
+        Set<Raster> seen = new HashSet<>();
+        for (Frame frame : reel.frames()) {
+            Raster drawn = Renderer.draw(reel, frame, (name, level) -> level.of(pictures.get(name)), reel.canvas());
+            assertThat(drawn.pixel(240, 2)).as("the border").isEqualTo(0xFF1E2A32);
+            assertThat(drawn.pixel(0, 0) >>> 24).as("its corner").isZero();
+            seen.add(drawn);
+        }
+        assertThat(seen).hasSize(24);
     }
 }

@@ -21,7 +21,7 @@ final class Browser implements AutoCloseable {
             "--disable-sync");
 
     /** Long enough for a busy machine; what is there sooner is not waited for. */
-    private static final int PATIENCE_MILLIS = 5_000;
+    private static final int PATIENCE_MILLIS = 30_000;
 
     private final Playwright playwright = Playwright.create();
     private final BrowserContext context;

@@ -1,5 +1,7 @@
 package dobbin.server.reels;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import dobbin.reel.Border;
 import dobbin.reel.Fill;
 import dobbin.reel.Fit;
@@ -13,7 +15,12 @@ import tools.jackson.databind.node.ObjectNode;
 /** Reels as they are stored. What was stored by an earlier version gets what it could not say yet. */
 @Component
 class Documents {
+    /** A reel that is worked on is asked for many times between two changes. */
+    private static final int REMEMBERED = 16;
+
     private final JsonMapper json;
+    private final Cache<String, Reel> latest =
+            Caffeine.newBuilder().maximumSize(REMEMBERED).build();
 
     Documents(JsonMapper json) {
         this.json = json;
@@ -23,7 +30,12 @@ class Documents {
         return json.writeValueAsString(reel);
     }
 
+    /** @return the reel; the same object for the same document, as long as it is remembered */
     Reel read(String document) {
+        return latest.get(document, this::parsed);
+    }
+
+    private Reel parsed(String document) {
         if (document.contains("\"cutouts\"")) {
             return json.readValue(document, Reel.class);
         }

@@ -30,7 +30,9 @@ import dobbin.slim.Progress;
 import dobbin.slim.Slim;
 import dobbin.still.PngWriter;
 import dobbin.timing.Easing;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -48,6 +50,9 @@ class Renders {
     private final PictureLibrary library;
     private final Slim slim;
     private final Cache<String, byte[]> drawn;
+    /** Which frame of a reel looks like what, by the very reel. */
+    private final Cache<Reel, Map<String, Frame>> looks =
+            Caffeine.newBuilder().weakKeys().build();
 
     Renders(Reels reels, Pictures pictures, PictureLibrary library, Slim slim, Settings settings) {
         this.reels = reels;
@@ -127,11 +132,15 @@ class Renders {
                 .toList());
     }
 
-    private static Optional<Frame> looking(Reel reel, String key) {
+    private Optional<Frame> looking(Reel reel, String key) {
+        return Optional.ofNullable(looks.get(reel, Renders::looksOf).get(key));
+    }
+
+    private static Map<String, Frame> looksOf(Reel reel) {
         Tracks tracks = new Tracks(reel.frames());
-        return reel.frames().stream()
-                .filter(frame -> Looks.of(reel, tracks, frame).equals(key))
-                .findFirst();
+        Map<String, Frame> frames = new HashMap<>();
+        reel.frames().forEach(frame -> frames.put(Looks.of(reel, tracks, frame), frame));
+        return frames;
     }
 
     /** Nothing is kept of it: the next one differs a little. */
