@@ -39,10 +39,14 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 
 <style scoped>
 .groups {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
-  gap: 12px 32px;
+  columns: 3 280px;
+  column-gap: 32px;
   margin: 12px 0;
+}
+
+section {
+  margin-bottom: 14px;
+  break-inside: avoid;
 }
 
 h3 {

@@ -1,4 +1,5 @@
 import { useEventListener } from '@vueuse/core'
+import { useRoute } from 'vue-router'
 import { isTyping } from '@/app/shortcuts'
 import { useArranging } from './arranging'
 import { useAsking } from './asking'
@@ -7,13 +8,18 @@ import { usePlayhead } from './playhead'
 import { useReel } from './store'
 import { useSelection } from './selection'
 
-/** The keys that act on the open reel wherever the focus is, but for fields and what handles them itself. */
+/**
+ * The keys that act on the open reel wherever the focus is, but for fields and what handles them itself. Those that act on
+ * chosen frames do so on the sheet alone, where one sees which they are.
+ */
 export function useReelKeys(): void {
+  const route = useRoute()
   const store = useReel()
   const playhead = usePlayhead()
   const selection = useSelection()
   const arranging = useArranging()
   const asking = useAsking()
+  const onSheet = (): boolean => route.name === 'sheet'
 
   function command(event: KeyboardEvent): (() => unknown) | undefined {
     const key = event.key.length === 1 ? event.key.toLowerCase() : event.key
@@ -21,12 +27,11 @@ export function useReelKeys(): void {
       return {
         z: event.shiftKey ? store.redo : store.undo,
         y: store.redo,
-        a: selection.all,
-        i: selection.inverse,
+        ...(onSheet() ? { a: selection.all, i: selection.inverse } : {}),
       }[key]
     }
     if (event.altKey) {
-      return {
+      return !onSheet() ? undefined : {
         ArrowLeft: () => arranging.moveBy(-1),
         ArrowRight: () => arranging.moveBy(1),
         Home: arranging.moveToStart,
@@ -45,9 +50,7 @@ export function useReelKeys(): void {
       ArrowRight: () => playhead.step(event.shiftKey ? 10 : 1),
       Home: playhead.toStart,
       End: () => playhead.goTo(store.frames.length - 1),
-      Delete: arranging.remove,
-      Backspace: arranging.remove,
-      Escape: selection.none,
+      ...(onSheet() ? { Delete: arranging.remove, Backspace: arranging.remove, Escape: selection.none } : {}),
     }
   }
 
@@ -91,7 +94,7 @@ export function useReelKeys(): void {
 
   function toClipboard(event: ClipboardEvent, cut: boolean): void {
     const text = getSelection()?.toString() ?? ''
-    if (!isElsewhere(event) && selection.ids.length > 0 && text === '') {
+    if (onSheet() && !isElsewhere(event) && selection.ids.length > 0 && text === '') {
       event.preventDefault()
       arranging.toClipboard(cut, event)
     }
@@ -101,7 +104,7 @@ export function useReelKeys(): void {
   useEventListener(window, 'cut', (event: ClipboardEvent) => toClipboard(event, true))
   useEventListener(window, 'paste', (event: ClipboardEvent) => {
     const pasted = clipIn(event)
-    if (!isElsewhere(event) && pasted) {
+    if (onSheet() && !isElsewhere(event) && pasted) {
       event.preventDefault()
       void arranging.paste(pasted)
     }

@@ -168,7 +168,7 @@ async function onKey(event: KeyboardEvent): Promise<void> {
 
 function command(event: KeyboardEvent): (() => unknown) | undefined {
   if (event.ctrlKey || event.metaKey) {
-    return { c: cells.copy, v: cells.paste }[event.key.toLowerCase()]
+    return { c: cells.copy, v: cells.copied.length > 0 ? cells.paste : undefined }[event.key.toLowerCase()]
   }
   return {
     Enter: cells.setPoses,

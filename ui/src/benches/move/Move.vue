@@ -8,14 +8,18 @@ import {
   mdiImageMultipleOutline,
   mdiImageOutline,
   mdiImagePlusOutline,
+  mdiPause,
+  mdiPlay,
   mdiShapeOutline,
 } from '@mdi/js'
+import { useEventListener } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
+import { isTyping } from '@/app/shortcuts'
 import AddStills from '@/gather/AddStills.vue'
 import FileChooser from '@/gather/FileChooser.vue'
 import { useFileDrop } from '@/gather/fileDrop'
 import type { Gatherable } from '@/gather/gather'
-import ActionList from '@/benches/sheet/ActionList.vue'
+import ActionList from '@/reel/ActionList.vue'
 import type { Action } from '@/reel/actions'
 import { useAsking } from '@/reel/asking'
 import { usePlayhead } from '@/reel/playhead'
@@ -59,6 +63,13 @@ watch(
     if (dialog) playhead.playing = false
   },
 )
+useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+  const removes = event.key === 'Delete' || event.key === 'Backspace'
+  if (removes && !event.defaultPrevented && !isTyping(event.target) && asking.dialog === null && moving.ids.length > 0) {
+    event.preventDefault()
+    void moving.remove()
+  }
+})
 useAnimationFrames((elapsed) => playhead.advance(elapsed))
 const fileDrop = useFileDrop((files) => made.fromFiles(files, false))
 
@@ -177,6 +188,9 @@ function changeArt(id: number): void {
     </section>
     <section class="where" aria-label="Stage">
       <div class="bar">
+        <v-btn :icon="playhead.playing ? mdiPause : mdiPlay" size="small" color="primary" variant="flat"
+          :aria-label="playhead.playing ? 'Pause' : 'Play'" :title="playhead.playing ? 'Pause (Space)' : 'Play (Space)'"
+          @click="playhead.playing = !playhead.playing" />
         <h2 class="heading name">{{ title }}</h2>
         <span class="quiet state" role="status">{{ where }}</span>
         <span class="space" />

@@ -2,7 +2,7 @@
 import { useElementSize, useEventListener } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { artUrl, frameUrl } from '@/api/urls'
-import LoopStage from '@/benches/sheet/LoopStage.vue'
+import LoopStage from '@/stage/LoopStage.vue'
 import { usePlayhead } from '@/reel/playhead'
 import { useReel } from '@/reel/store'
 import { useMoving } from './moving'
@@ -146,11 +146,20 @@ function onDouble(event: MouseEvent): void {
 
 let copied: number[] = []
 
+/** Pictures that are pasted become cut-outs elsewhere; without any, what was copied here comes again at the same place. */
+useEventListener(window, 'paste', (event: ClipboardEvent) => {
+  const here = surface.value?.contains(document.activeElement)
+  if (here && copied.length > 0 && (event.clipboardData?.files.length ?? 0) === 0) {
+    event.preventDefault()
+    void moving.adding({ type: 'copyCutouts', cutouts: copied })
+  }
+})
+
 function onKey(event: KeyboardEvent): void {
   const far = (event.shiftKey ? 10 : 1) * moving.step
   const command = event.ctrlKey || event.metaKey
   const keys: Record<string, (() => unknown) | undefined> = command
-    ? { c: () => (copied = moving.ids), v: () => copied.length > 0 && moving.adding({ type: 'copyCutouts', cutouts: copied }), g: moving.ids.length > 1 ? moving.group : undefined }
+    ? { c: () => (copied = moving.ids), g: moving.ids.length > 1 ? moving.group : undefined }
     : {
         ArrowLeft: () => moving.nudge(-far, 0),
         ArrowRight: () => moving.nudge(far, 0),
@@ -161,7 +170,7 @@ function onKey(event: KeyboardEvent): void {
         Escape: moving.none,
       }
   const run = keys[event.key.length === 1 ? event.key.toLowerCase() : event.key]
-  if (run && (moving.ids.length > 0 || command)) {
+  if (run && moving.ids.length > 0) {
     event.preventDefault()
     event.stopPropagation()
     void run()

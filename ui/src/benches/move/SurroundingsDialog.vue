@@ -6,6 +6,7 @@ import { gatherFor } from '@/gather/gather'
 import type { Gatherable } from '@/gather/gather'
 import ColorField from '@/parts/ColorField.vue'
 import DialogCard from '@/parts/DialogCard.vue'
+import { WAYS } from '@/parts/fits'
 import NumberField from '@/parts/NumberField.vue'
 import { useAsking, useDialogShown } from '@/reel/asking'
 import { useReel } from '@/reel/store'
@@ -26,7 +27,7 @@ const backdrop = computed<Backdrop>(() => picture.value ?? fill.value)
 watch(shown, (open) => {
   const reel = store.reel
   if (open && reel) {
-    picture.value = reel.backdrop.kind === 'still' ? { ...reel.backdrop } : null
+    picture.value = reel.backdrop.kind === 'still' ? { ...reel.backdrop, fit: { ...reel.backdrop.fit } } : null
     fill.value = reel.backdrop.kind === 'fill' ? { ...reel.backdrop } : { ...NONE }
     border.value = { ...reel.border }
   }
@@ -62,7 +63,9 @@ async function done(): Promise<void> {
       <fieldset>
         <legend>Behind all frames</legend>
         <p v-if="picture" class="row">
-          <span>“{{ picture.name }}” fills the canvas</span>
+          <span>“{{ picture.name }}”</span>
+          <v-select v-model="picture.fit.way" :items="WAYS" item-value="way" item-title="label" label="Lies on the canvas" variant="outlined" density="compact"
+            hide-details class="way" />
           <v-btn size="small" variant="outlined" @click="picture = null">Take it away</v-btn>
         </p>
         <template v-else>
@@ -109,6 +112,10 @@ legend {
   display: flex;
   align-items: flex-end;
   gap: 12px;
+}
+
+.way {
+  min-width: 200px;
 }
 
 p {

@@ -9,7 +9,7 @@ import { useArranging } from '@/reel/arranging'
 import { useAsking } from '@/reel/asking'
 import { clip } from '@/reel/clip'
 import { useReel } from '@/reel/store'
-import ActionList from './ActionList.vue'
+import ActionList from '@/reel/ActionList.vue'
 
 /** All that can be put in, after the selection. */
 const LONG_ENOUGH_TO_SEE = 100

@@ -4,6 +4,7 @@ import type { Fit, Size, Still } from '@/api/types'
 import { drawnPicture } from '@/api/client'
 import ColorField from '@/parts/ColorField.vue'
 import DialogCard from '@/parts/DialogCard.vue'
+import { WAYS } from '@/parts/fits'
 import NumberField from '@/parts/NumberField.vue'
 import { useArranging } from '@/reel/arranging'
 import { useAsking, useDialogShown } from '@/reel/asking'
@@ -11,12 +12,6 @@ import { useDraft } from '@/reel/draft'
 import { useReel } from '@/reel/store'
 
 /** The size of the canvas, and how stills of other sizes lie on it. */
-const WAYS: { way: Fit['way']; label: string; means: string }[] = [
-  { way: 'INSIDE', label: 'Inside', means: 'All of the still is seen.' },
-  { way: 'FILL', label: 'Fill', means: 'All of the canvas is covered; what reaches over is cut.' },
-  { way: 'STRETCH', label: 'Stretch', means: 'Made to the shape of the canvas.' },
-  { way: 'AS_IS', label: 'As it is', means: 'One pixel of the still on one of the canvas.' },
-]
 const PREVIEW_WIDTH = 320
 
 const store = useReel()

@@ -19,9 +19,9 @@ import { useAnimationFrames } from '@/parts/useAnimationFrames'
 import { SPEEDS, usePlayhead } from '@/reel/playhead'
 import { useReel } from '@/reel/store'
 import { useSelection } from '@/reel/selection'
-import { ZOOMS } from './look'
-import type { Look } from './look'
-import LoopStage from './LoopStage.vue'
+import { ZOOMS } from '@/stage/look'
+import type { Look } from '@/stage/look'
+import LoopStage from '@/stage/LoopStage.vue'
 import PlaysMenu from './PlaysMenu.vue'
 
 /** The loop at its true pace, or slower to look at it. */

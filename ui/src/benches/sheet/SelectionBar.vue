@@ -6,7 +6,7 @@ import { useActions } from '@/reel/actions'
 import { useAsking } from '@/reel/asking'
 import { useReel } from '@/reel/store'
 import { useSelection } from '@/reel/selection'
-import ActionList from './ActionList.vue'
+import ActionList from '@/reel/ActionList.vue'
 import AddMenu from './AddMenu.vue'
 
 /** What is chosen, in words, and what can be done to it. */

@@ -274,6 +274,29 @@ class MoveTest {
     }
 
     @Test
+    void cutOutsAreCopiedToTheSamePlaceAndDeleteSparesTheFrames() {
+        bench.goTo(1);
+        bench.addShape("Star");
+        bench.set("Across", "33");
+        page.waitForCondition(() -> bench.track(1, "x").get(0) == 33);
+        page.locator(".surface").focus();
+        page.keyboard().press("Control+c");
+        page.keyboard().press("Control+v");
+        sheet.awaitUndo("Copy Star");
+        assertThat(bench.head("Star")).hasCount(2);
+        assertThat(bench.track(2, "x")).isEqualTo(bench.track(1, "x"));
+        bench.head("Star").first().click();
+        page.keyboard().press("Delete");
+        sheet.awaitUndo("Remove Star");
+        page.evaluate("document.activeElement.blur()");
+        page.keyboard().press("Delete");
+        page.keyboard().press("Alt+Home");
+        assertThat(bench.head("Star")).hasCount(1);
+        assertThat(bench.reel().get("frames")).hasSize(12);
+        sheet.awaitUndo("Remove Star");
+    }
+
+    @Test
     void groupsHidingAndOrder() {
         bench.goTo(1);
         bench.addShape("Star");

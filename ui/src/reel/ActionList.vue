@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Action } from '@/reel/actions'
+import type { Action } from './actions'
 
 /** Actions as a menu, in groups. */
 defineProps<{ groups: Action[][]; label: string }>()
