@@ -1,8 +1,11 @@
 package dobbin.edit;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
+import dobbin.reel.Cutout;
 import dobbin.reel.Frame;
+import dobbin.reel.Group;
 import dobbin.reel.Pose;
 import dobbin.reel.Reel;
 import dobbin.reel.Tracks;
@@ -159,6 +162,39 @@ class EditLawsTest {
         Reel there = Moving.posed(before, frame, away, Scope.EVERYWHERE);
         assertThat(there).isNotEqualTo(before);
         assertThat(Moving.posed(there, frame, pose, Scope.EVERYWHERE)).isEqualTo(before);
+    }
+
+    /** Whatever the group has done meanwhile: its members are where they were seen, on every frame. */
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void ungroupingMovesNothing(int seed) {
+        Random random = new Random(seed);
+        Reel two = Moving.edited(
+                Moving.gliding(2 + random.nextInt(9)), new AddCutout("Ferry", Moving.FERRY, Pose.at(301, 77), 1));
+        List<Integer> both = two.cutouts().stream().map(Cutout::id).toList();
+        Reel grouped = Edit.apply(new GroupCutouts(both, "Both", 1), two);
+        for (int step = 0; step < 3; step++) {
+            double scale = 0.5 + random.nextInt(3);
+            Pose pose =
+                    new Pose(random.nextInt(900), random.nextInt(600), scale, scale, 90.0 * random.nextInt(4), 1, 1, 0);
+            grouped = Moving.posed(grouped, AnyEdit.someOf(grouped, random).get(0), pose, Scope.HERE);
+        }
+        Cutout group = Moving.badge(grouped);
+        Reel free = Edit.apply(new UngroupCutout(group.id()), grouped);
+        Tracks tracks = new Tracks(grouped.frames());
+        for (int member = 0; member < 2; member++) {
+            Cutout inner = ((Group) group.art()).members().get(member);
+            for (int i = 0; i < grouped.frames().size(); i++) {
+                Pose outer = tracks.pose(group, i);
+                Pose own = tracks.pose(inner, i);
+                Pose now = tracks.pose(free.cutouts().get(member), i);
+                double width = group.art().width();
+                double height = group.art().height();
+                assertThat(now.x()).isCloseTo(outer.place(width / 2, height / 2).x(own.x(), own.y()), within(0.01));
+                assertThat(now.turn()).isCloseTo(outer.turn() + own.turn(), within(0.01));
+                assertThat(now.scaleX()).isCloseTo(outer.scaleX() * own.scaleX(), within(0.001));
+            }
+        }
     }
 
     @ParameterizedTest(name = "seed {0}")
