@@ -10,8 +10,16 @@ const USUAL_WIDTHS = [240, 320, 400, 480, 640]
 const COLOR_STEPS = [2, 4, 8, 16, 32, 48, 64, 96, 128, 192, 256]
 const MAX_PLAYS = 1000
 
+const NOTHING_YET: Delivery = {
+  width: 1,
+  colors: 256,
+  dither: 'NONE',
+  matte: '',
+  encoding: { ditherAmount: 0, palette: 'AUTO', tolerance: 0, alphaCutoff: 128, keptColors: [], comment: '' },
+}
+
 const store = useReel()
-const delivery = computed(() => store.reel?.delivery ?? { width: 1, colors: 256, dither: 'ERROR' as const, matte: '' })
+const delivery = computed(() => store.reel?.delivery ?? NOTHING_YET)
 const widths = computed(() => {
   const own = store.reel?.canvas.width ?? 0
   const usual = USUAL_WIDTHS.filter((width) => width <= own)
@@ -67,8 +75,8 @@ const setPlaysKind = (kind: string): Promise<void> =>
           aria-label="Colors in steps" :aria-valuetext="`${COLOR_STEPS[colorStep]} colors`"
           @end="change({ colors: COLOR_STEPS[colorStep] })" />
       </div>
-      <v-switch :model-value="delivery.dither === 'ERROR'" label="Dithering" color="primary" density="compact" hide-details
-        @update:model-value="(on) => change({ dither: on ? 'ERROR' : 'NONE' })" />
+      <v-switch :model-value="delivery.dither !== 'NONE'" label="Dithering" color="primary" density="compact" hide-details
+        @update:model-value="(on) => change({ dither: on ? 'SIERRA_LITE' : 'NONE' })" />
       <p class="quiet hint">Smoother gradients, a heavier file.</p>
     </fieldset>
 

@@ -1,12 +1,10 @@
 package dobbin.cli;
 
-import com.sun.management.OperatingSystemMXBean;
-import dobbin.dither.Dither;
 import dobbin.edit.AddStills;
 import dobbin.edit.Edit;
+import dobbin.edit.EditRejected;
 import dobbin.edit.NewStill;
 import dobbin.edit.SetDelay;
-import dobbin.edit.SetDelivery;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.reel.Frame;
@@ -17,7 +15,6 @@ import dobbin.slim.Delivered;
 import dobbin.slim.Progress;
 import dobbin.slim.Slim;
 import java.io.IOException;
-import java.lang.management.ManagementFactory;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -26,6 +23,7 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.Executor;
 import java.util.concurrent.ForkJoinPool;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -49,43 +47,63 @@ final class Bench implements Callable<Integer> {
     @Parameters(paramLabel = "OUT.gif", arity = "0..1", description = "also write what was made")
     private Path out;
 
-    @Option(names = "--colors", paramLabel = "N", description = "2 to 256 (256)")
-    private int colors = 256;
+    @Parameters(paramLabel = "COLORS", arity = "0..1", description = "the same as --colors")
+    private String colors;
 
-    @Option(names = "--dither", paramLabel = "none|error", description = "(error)")
-    private Dither dither = Dither.ERROR;
+    @Parameters(paramLabel = "0|1", arity = "0..1", description = "without or with the usual dithering")
+    private String dithered;
+
+    @Mixin
+    private EncodingOptions encoding;
 
     @Option(names = "--threads", paramLabel = "N", description = "1, or all there are (all)")
     private int threads = Runtime.getRuntime().availableProcessors();
 
-    @Option(names = "--warmups", paramLabel = "N", description = "runs that do not count (5)")
-    private int warmups = 5;
+    @Option(names = "--warmups", paramLabel = "N", description = "runs that do not count (5, or BENCH_WARMUPS)")
+    private int warmups = setting("BENCH_WARMUPS", 5);
 
-    @Option(names = "--runs", paramLabel = "N", description = "runs that count (9)")
-    private int runs = 9;
+    @Option(names = "--runs", paramLabel = "N", description = "runs that count (9, or BENCH_RUNS)")
+    private int runs = setting("BENCH_RUNS", 9);
 
+    @Option(names = "--seconds", paramLabel = "N", description = "no further run is begun after (30, or BENCH_BUDGET)")
+    private int seconds = setting("BENCH_BUDGET", 30);
+
+    /** The line that is printed: medians; seconds where nothing else is said, memory in kilobytes, of the whole process. */
     private record Measured(
-            int frames, int width, int height, int bytes, double wallMillis, double cpuMillis, int runs) {}
+            int frames,
+            int width,
+            int height,
+            int bytes,
+            double wall,
+            double cpu,
+            double paletteMillis,
+            double ditherMillis,
+            double writeMillis,
+            long peak_kb,
+            long base_kb,
+            int runs,
+            int warmups) {}
 
     private record Loop(Reel reel, Pictures pictures) {}
 
     @Override
     public Integer call() throws IOException {
         Loop loop = folder == null ? drawn() : read();
-        Slim slim = new Slim(threads == 1 ? (Executor) Runnable::run : ForkJoinPool.commonPool());
-        for (int i = 0; i < warmups; i++) {
+        Meter meter = new Meter();
+        Slim slim = new Slim(threads == 1 ? (Executor) Runnable::run : ForkJoinPool.commonPool(), meter);
+        long base = Meter.kilobytes("VmRSS");
+        long deadline = System.nanoTime() + seconds * 1_000_000_000L;
+        int warmed = 0;
+        for (; warmed < warmups && (warmed == 0 || System.nanoTime() < deadline); warmed++) {
             slim.deliver(loop.reel, loop.pictures, Progress.NONE);
         }
-        var process = (OperatingSystemMXBean) ManagementFactory.getOperatingSystemMXBean();
-        double[] wall = new double[runs];
-        double[] cpu = new double[runs];
+        deadline = System.nanoTime() + seconds * 1_000_000_000L;
+        List<Meter.Reading> readings = new ArrayList<>();
         Delivered delivered = null;
-        for (int i = 0; i < runs; i++) {
-            long wallStart = System.nanoTime();
-            long cpuStart = process.getProcessCpuTime();
+        while (readings.isEmpty() || readings.size() < runs && System.nanoTime() < deadline) {
+            meter.start();
             delivered = slim.deliver(loop.reel, loop.pictures, Progress.NONE);
-            wall[i] = (System.nanoTime() - wallStart) / 1e6;
-            cpu[i] = (process.getProcessCpuTime() - cpuStart) / 1e6;
+            readings.add(meter.read());
         }
         if (out != null) {
             Files.write(out, delivered.bytes());
@@ -96,15 +114,24 @@ final class Bench implements Callable<Integer> {
                 size.width(),
                 size.height(),
                 delivered.bytes().length,
-                Make.median(wall),
-                Make.median(cpu),
-                runs);
+                Make.median(readings, Meter.Reading::wall) / 1000,
+                Make.median(readings, Meter.Reading::cpu) / 1000,
+                Make.median(readings, Meter.Reading::palette),
+                Make.median(readings, Meter.Reading::dither),
+                Make.median(readings, Meter.Reading::write),
+                Meter.kilobytes("VmHWM"),
+                base,
+                readings.size(),
+                warmed);
         spec.commandLine().getOut().println(JsonMapper.shared().writeValueAsString(measured));
         return 0;
     }
 
     private Loop read() throws IOException {
         StillsFolder stills = StillsFolder.read(folder, spec.commandLine().getErr());
+        if (stills.stills().isEmpty()) {
+            throw new EditRejected(folder.toString(), "holds no picture that can be read");
+        }
         return new Loop(reel(stills.stills()), stills.pictures());
     }
 
@@ -122,6 +149,12 @@ final class Bench implements Callable<Integer> {
         Reel reel = Edit.apply(new AddStills(stills, 0), Reel.empty("bench"));
         var all = reel.frames().stream().map(Frame::id).toList();
         Reel timed = Edit.apply(new SetDelay(all, DELAY_MILLIS), reel);
-        return Edit.apply(new SetDelivery(timed.delivery().width(), colors, dither, ""), timed);
+        encoding.say(colors, dithered);
+        return Edit.apply(encoding.at(timed.delivery().width(), timed.delivery()), timed);
+    }
+
+    private static int setting(String name, int otherwise) {
+        String value = System.getenv(name);
+        return value == null ? otherwise : (int) Math.min(3_600, Double.parseDouble(value));
     }
 }

@@ -1,6 +1,7 @@
 package dobbin.cli;
 
 import dobbin.edit.EditRejected;
+import dobbin.reel.OutOfRange;
 import java.io.IOException;
 import java.nio.file.NoSuchFileException;
 import picocli.CommandLine;
@@ -36,6 +37,9 @@ public final class Main {
     private static String sentence(Exception failure) {
         if (failure instanceof EditRejected rejected) {
             return rejected.field() + " " + rejected.getMessage();
+        }
+        if (failure instanceof OutOfRange outOfRange) {
+            return outOfRange.field() + " " + outOfRange.getMessage();
         }
         return failure instanceof NoSuchFileException ? failure.getMessage() + " is not there" : failure.getMessage();
     }

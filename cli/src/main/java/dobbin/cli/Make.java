@@ -1,11 +1,9 @@
 package dobbin.cli;
 
-import dobbin.dither.Dither;
 import dobbin.edit.AddStills;
 import dobbin.edit.Edit;
 import dobbin.edit.EditRejected;
 import dobbin.edit.SetDelay;
-import dobbin.edit.SetDelivery;
 import dobbin.edit.SetPlays;
 import dobbin.reel.Frame;
 import dobbin.reel.Reel;
@@ -16,10 +14,13 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
-import java.util.Arrays;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ForkJoinPool;
+import java.util.function.ToDoubleFunction;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -44,11 +45,8 @@ final class Make implements Callable<Integer> {
             description = "milliseconds each frame shows (100, or what a GIF says)")
     private Integer delayMillis;
 
-    @Option(names = "--colors", paramLabel = "N", description = "2 to 256 (256)")
-    private Integer colors;
-
-    @Option(names = "--dither", paramLabel = "none|error", description = "how colors are mixed (error)")
-    private Dither dither;
+    @Mixin
+    private EncodingOptions encoding;
 
     @Option(names = "--width", paramLabel = "PX", description = "1 to 1600 (the stills' own to 800, else 480)")
     private Integer width;
@@ -56,42 +54,87 @@ final class Make implements Callable<Integer> {
     @Option(names = "--plays", paramLabel = "forever|N", description = "how often viewers play it (forever)")
     private String plays = "forever";
 
-    @Option(names = "--matte", paramLabel = "RRGGBB", description = "the page color soft edges are mixed with")
-    private String matte;
+    @Option(names = "--scale", paramLabel = "PERCENT", description = "of the stills' own width, instead of --width")
+    private Double scalePercent;
+
+    @Option(
+            names = "--crop",
+            paramLabel = "X,Y,WIDTH,HEIGHT",
+            split = ",",
+            arity = "1",
+            description = "the part of each still that is used, in pixels")
+    private int[] crop;
 
     @Option(names = "--repeat", paramLabel = "N", description = "how often to encode, for the time (1)")
     private int repeat = 1;
 
-    /** The line that is printed. {@code encodeMillis}: the median, from decoded frames in memory to bytes. */
-    private record Made(int frames, int width, int height, int bytes, double encodeMillis) {}
+    @Option(names = "--report", description = "also say what each frame weighs, and why")
+    private boolean report;
+
+    /**
+     * The line that is printed. Times are medians: {@code encodeMillis} from decoded frames in memory to bytes, the others in
+     * processor time over all threads.
+     */
+    private record Made(
+            int frames,
+            int width,
+            int height,
+            int bytes,
+            double encodeMillis,
+            double cpuMillis,
+            double paletteMillis,
+            double ditherMillis,
+            double writeMillis,
+            long peakHeapBytes,
+            int colors,
+            int palettes,
+            boolean exact) {}
 
     @Override
     public Integer call() throws IOException {
         if (repeat < 1 || repeat > 1000) {
             throw new EditRejected("--repeat", "must be from 1 to 1,000");
         }
-        StillsFolder stills = StillsFolder.read(folder, spec.commandLine().getErr());
+        if (crop != null && crop.length != 4) {
+            throw new EditRejected("--crop", "takes four numbers: left, top, width and height");
+        }
+        StillsFolder stills = StillsFolder.read(folder, crop, spec.commandLine().getErr());
         if (stills.stills().isEmpty()) {
             throw new EditRejected(folder.toString(), "holds no picture that can be read");
         }
         Reel reel = reel(stills);
-        Slim slim = new Slim(ForkJoinPool.commonPool());
-        double[] millis = new double[repeat];
+        Meter meter = new Meter();
+        Slim slim = new Slim(ForkJoinPool.commonPool(), meter);
+        List<Meter.Reading> readings = new ArrayList<>();
         Delivered delivered = null;
         for (int run = 0; run < repeat; run++) {
-            long start = System.nanoTime();
+            meter.start();
             delivered = slim.deliver(reel, stills.pictures(), Progress.NONE);
-            millis[run] = (System.nanoTime() - start) / 1e6;
+            readings.add(meter.read());
         }
         write(delivered.bytes());
-        Made made = new Made(
+        if (report) {
+            FrameReport.print(delivered, spec.commandLine().getErr());
+        }
+        spec.commandLine().getOut().println(JsonMapper.shared().writeValueAsString(made(delivered, readings)));
+        return 0;
+    }
+
+    private static Made made(Delivered delivered, List<Meter.Reading> readings) {
+        return new Made(
                 delivered.frames(),
                 delivered.size().width(),
                 delivered.size().height(),
                 delivered.bytes().length,
-                Math.round(median(millis) * 10) / 10.0);
-        spec.commandLine().getOut().println(JsonMapper.shared().writeValueAsString(made));
-        return 0;
+                median(readings, Meter.Reading::wall),
+                median(readings, Meter.Reading::cpu),
+                median(readings, Meter.Reading::palette),
+                median(readings, Meter.Reading::dither),
+                median(readings, Meter.Reading::write),
+                Meter.peakHeapBytes(),
+                delivered.colors(),
+                delivered.palettes(),
+                delivered.exact());
     }
 
     private Reel reel(StillsFolder stills) {
@@ -101,14 +144,17 @@ final class Make implements Callable<Integer> {
             reel = Edit.apply(new SetDelay(all, delayMillis), reel);
         }
         reel = Edit.apply(new SetPlays(playsAsNumber()), reel);
-        var usual = reel.delivery();
-        return Edit.apply(
-                new SetDelivery(
-                        width == null ? usual.width() : width,
-                        colors == null ? usual.colors() : colors,
-                        dither == null ? usual.dither() : dither,
-                        matte == null ? usual.matte() : matte),
-                reel);
+        return Edit.apply(encoding.at(width(reel), reel.delivery()), reel);
+    }
+
+    private int width(Reel reel) {
+        if (width != null && scalePercent != null) {
+            throw new EditRejected("--scale", "cannot be given together with --width");
+        }
+        if (scalePercent != null) {
+            return (int) Math.round(reel.canvas().width() * scalePercent / 100);
+        }
+        return width == null ? reel.delivery().width() : width;
     }
 
     private int playsAsNumber() {
@@ -133,10 +179,11 @@ final class Make implements Callable<Integer> {
         Files.move(part, out, StandardCopyOption.REPLACE_EXISTING);
     }
 
-    static double median(double[] values) {
-        double[] sorted = values.clone();
-        Arrays.sort(sorted);
+    /** @return to a tenth */
+    static double median(List<Meter.Reading> readings, ToDoubleFunction<Meter.Reading> value) {
+        double[] sorted = readings.stream().mapToDouble(value).sorted().toArray();
         int middle = sorted.length / 2;
-        return sorted.length % 2 == 1 ? sorted[middle] : (sorted[middle - 1] + sorted[middle]) / 2;
+        double median = sorted.length % 2 == 1 ? sorted[middle] : (sorted[middle - 1] + sorted[middle]) / 2;
+        return Math.round(median * 10) / 10.0;
     }
 }

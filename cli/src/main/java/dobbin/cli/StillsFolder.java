@@ -1,8 +1,12 @@
 package dobbin.cli;
 
+import dobbin.edit.EditRejected;
 import dobbin.edit.NewStill;
 import dobbin.gather.FileOpener;
+import dobbin.gather.Gathered;
+import dobbin.raster.Bounds;
 import dobbin.raster.Raster;
+import dobbin.raster.Size;
 import dobbin.render.Pictures;
 import dobbin.still.CountingOrder;
 import dobbin.still.DecodeLimits;
@@ -25,14 +29,26 @@ final class StillsFolder {
     private final Map<String, Raster> copies = new ConcurrentHashMap<>();
     private final List<NewStill> stills = new ArrayList<>();
 
-    private StillsFolder() {}
+    private final int[] crop;
 
-    /** Reads what is a picture; says on {@code problems}, a line each, which files are none. */
+    private StillsFolder(int[] crop) {
+        this.crop = crop;
+    }
+
     static StillsFolder read(Path folder, PrintWriter problems) throws IOException {
+        return read(folder, null, problems);
+    }
+
+    /**
+     * Reads what is a picture; says on {@code problems}, a line each, which files are none.
+     *
+     * @param crop left, top, width and height of the part that is used, or null for all
+     */
+    static StillsFolder read(Path folder, int[] crop, PrintWriter problems) throws IOException {
         if (!Files.isDirectory(folder)) {
             throw new NotDirectoryException(folder + " is not a folder");
         }
-        StillsFolder read = new StillsFolder();
+        StillsFolder read = new StillsFolder(crop);
         for (Path file : filesOf(folder)) {
             try {
                 read.add(file, problems);
@@ -70,9 +86,25 @@ final class StillsFolder {
         byte[] bytes = Files.readAllBytes(file);
         FileOpener.open(bytes, DecodeLimits.USUAL, gathered -> {
             String picture = String.format("%064x", stills.size());
-            rasters.put(picture, gathered.raster());
-            stills.add(new NewStill(picture, name, gathered.size(), gathered.delayMillis()));
+            Raster raster = crop == null ? gathered.raster() : cropped(gathered, name);
+            Size size = crop == null ? gathered.size() : raster.size();
+            rasters.put(picture, raster);
+            stills.add(new NewStill(picture, name, size, gathered.delayMillis()));
         });
         FileOpener.noteOn(bytes, name).ifPresent(note -> problems.println("note: “" + name + "” " + note));
+    }
+
+    /** Large pictures come in reduced; the part is meant in the pixels of the file. */
+    private Raster cropped(Gathered gathered, String name) {
+        double scale = (double) gathered.raster().width() / gathered.size().width();
+        Bounds part = new Bounds(
+                (int) Math.round(crop[0] * scale),
+                (int) Math.round(crop[1] * scale),
+                (int) Math.round((crop[0] + crop[2]) * scale),
+                (int) Math.round((crop[1] + crop[3]) * scale));
+        if (part.isEmpty() || !part.within(Bounds.all(gathered.raster().size())).equals(part)) {
+            throw new EditRejected("--crop", "does not lie within “" + name + "”, which is " + gathered.size());
+        }
+        return gathered.raster().cut(part);
     }
 }

@@ -44,10 +44,26 @@ class CommandsTest {
         Said made = said("make", stills.toString(), gif.toString(), "--delay", "150", "--plays", "3", "--repeat", "3");
         assertThat(made.status).isZero();
         JsonNode line = JsonMapper.shared().readTree(made.out);
-        assertThat(line.propertyNames()).containsExactly("frames", "width", "height", "bytes", "encodeMillis");
+        assertThat(line.propertyNames())
+                .containsExactly(
+                        "frames",
+                        "width",
+                        "height",
+                        "bytes",
+                        "encodeMillis",
+                        "cpuMillis",
+                        "paletteMillis",
+                        "ditherMillis",
+                        "writeMillis",
+                        "peakHeapBytes",
+                        "colors",
+                        "palettes",
+                        "exact");
         assertThat(line.get("frames").asInt()).isEqualTo(3);
         assertThat(line.get("bytes").asLong()).isEqualTo(Files.size(gif));
         assertThat(line.get("encodeMillis").asDouble()).isPositive();
+        assertThat(line.get("peakHeapBytes").asLong()).isPositive();
+        assertThat(line.get("exact").asBoolean()).isTrue();
 
         Path unpacked = folder.resolve("unpacked");
         assertThat(said("unpack", gif.toString(), unpacked.toString()).status).isZero();
@@ -83,6 +99,51 @@ class CommandsTest {
     }
 
     @Test
+    void cropsScalesCommentsAndReports() throws Exception {
+        Said made = said(
+                "make",
+                stills.toString(),
+                gif.toString(),
+                "--crop",
+                "5,4,20,10",
+                "--scale",
+                "50",
+                "--comment",
+                "Skerry Point",
+                "--report");
+        assertThat(made.status).isZero();
+        assertThat(made.out).contains("\"width\":10,\"height\":5");
+        assertThat(Files.readString(gif, StandardCharsets.ISO_8859_1)).contains("Skerry Point");
+        assertThat(made.err)
+                .contains("Every color is exact: 4 entries")
+                .contains("10 x 5 at 0, 0")
+                .contains("all of it is new")
+                .contains("header, palette and loop");
+    }
+
+    @Test
+    void benchPrintsOneLineOfMedians() throws Exception {
+        Said timed = said(
+                "bench",
+                stills.toString(),
+                gif.toString(),
+                "4",
+                "0",
+                "--warmups",
+                "1",
+                "--runs",
+                "2",
+                "--threads",
+                "1");
+        assertThat(timed.status).isZero();
+        JsonNode line = JsonMapper.shared().readTree(timed.out);
+        assertThat(line.get("bytes").asLong()).isEqualTo(Files.size(gif));
+        assertThat(line.get("runs").asInt()).isEqualTo(2);
+        assertThat(line.get("cpu").asDouble()).isNotNegative();
+        assertThat(line.get("wall").asDouble()).isPositive();
+    }
+
+    @Test
     void whatIsNoPictureIsNamedAndLeftOut() throws Exception {
         Files.writeString(stills.resolve("“ferry” 🌊.txt"), "18.00");
         Said made = said("make", stills.toString(), gif.toString());
@@ -98,7 +159,15 @@ class CommandsTest {
         assertRefused("width must be from 1 to 1,600, not -5", "--width", "-5");
         assertRefused("--plays must be forever or a number", "--plays", "often");
         assertRefused("--repeat must be from 1 to 1,000", "--repeat", "0");
-        assertRefused("Invalid value for option '--dither'", "--dither", "lots");
+        assertRefused("--dither must be one of none, floyd-steinberg, sierra-lite", "--dither", "lots");
+        assertRefused("--dither takes 0 to 100 percent after the colon, not 120", "--dither", "bayer:120");
+        assertRefused("tolerance must be from 0 to 100, not 101", "--tolerance", "101");
+        assertRefused("alphaCutoff must be from 1 to 255, not 0", "--alpha-cutoff", "0");
+        assertRefused("keptColors must be six hexadecimal digits", "--exact", "F6F1E7,red");
+        assertRefused("keptColors must be fewer than the colors", "--exact", "F6F1E7,000000", "--colors", "2");
+        assertRefused("--crop takes four numbers", "--crop", "1,2,3");
+        assertRefused("--crop does not lie within “Tide 2.png”, which is 30 × 20", "--crop", "20,0,20,20");
+        assertRefused("--scale cannot be given together with --width", "--scale", "50", "--width", "10");
         assertThat(gif).doesNotExist();
     }
 

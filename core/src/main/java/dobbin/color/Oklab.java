@@ -6,8 +6,23 @@ package dobbin.color;
  * <p>Source: Björn Ottosson, "A perceptual color space for image processing", 2020. L is 0..1, a and b about -0.4..0.4.
  */
 public final class Oklab {
-    /** Two thirds of a float's exponent bias, shaped to halve the error of the first guess. */
-    private static final int THIRD_OF_BIAS = 0x2A5137A0;
+    private static final int MANTISSA_BITS = 23;
+    /** The root of a mantissa is read between two of this many steps. */
+    private static final int STEP_BITS = 9;
+
+    private static final int REST_BITS = MANTISSA_BITS - STEP_BITS;
+    private static final float REST = 1f / (1 << REST_BITS);
+    private static final float[] ROOT_OF_MANTISSA = new float[(1 << STEP_BITS) + 1];
+    private static final float[] ROOT_OF_EXPONENT = new float[256];
+
+    static {
+        for (int step = 0; step <= 1 << STEP_BITS; step++) {
+            ROOT_OF_MANTISSA[step] = (float) Math.cbrt(1 + step / (double) (1 << STEP_BITS));
+        }
+        for (int exponent = 0; exponent < 256; exponent++) {
+            ROOT_OF_EXPONENT[exponent] = (float) Math.cbrt(Math.pow(2, exponent - 127));
+        }
+    }
 
     private Oklab() {}
 
@@ -57,20 +72,20 @@ public final class Oklab {
     }
 
     /**
-     * A third of the exponent for a start, then E. Halley's iteration twice: within a few units in the last place, and
-     * several times as fast as {@link Math#cbrt}, which matters since every new color passes here.
+     * The root of the mantissa, read between the steps of a table, times the root of the exponent: right to 3 parts in ten
+     * million, and several times as fast as {@link Math#cbrt}, which matters since every pixel passes here.
      *
-     * @param value at least 0
+     * @param value at least 0 and below infinity
      */
     private static float cubeRoot(float value) {
-        if (value <= 0f) {
+        int bits = Float.floatToRawIntBits(value);
+        if (bits <= 0) {
             return 0f;
         }
-        float root = Float.intBitsToFloat(Float.floatToRawIntBits(value) / 3 + THIRD_OF_BIAS);
-        float cube = root * root * root;
-        root *= (cube + 2 * value) / (2 * cube + value);
-        cube = root * root * root;
-        return root * ((cube + 2 * value) / (2 * cube + value));
+        int step = bits >>> REST_BITS & (1 << STEP_BITS) - 1;
+        float below = ROOT_OF_MANTISSA[step];
+        float root = below + (bits & (1 << REST_BITS) - 1) * REST * (ROOT_OF_MANTISSA[step + 1] - below);
+        return root * ROOT_OF_EXPONENT[bits >>> MANTISSA_BITS];
     }
 
     private static float cube(float value) {

@@ -1,43 +1,34 @@
 package dobbin.dither;
 
-import dobbin.palette.ColorCounts;
-import dobbin.palette.NearestColor;
-import dobbin.palette.Palette;
-import dobbin.raster.Raster;
-
 /** How a picture meets its palette. */
 public enum Dither {
     /** Each pixel becomes its nearest color. */
-    NONE {
-        @Override
-        byte[] indices(Raster picture, int[] colors, NearestColor nearest, byte transparent) {
-            int[] argb = picture.argb();
-            byte[] indices = new byte[argb.length];
-            for (int i = 0; i < argb.length; i++) {
-                int pixel = argb[i];
-                indices[i] = pixel >>> 24 < ColorCounts.ALPHA_CUTOFF
-                        ? transparent
-                        : (byte) nearest.indexOf(pixel & 0xFFFFFF);
-            }
-            return indices;
-        }
-    },
-    /** Error diffusion after Floyd and Steinberg, every other row from the right. */
-    ERROR {
-        @Override
-        byte[] indices(Raster picture, int[] colors, NearestColor nearest, byte transparent) {
-            return new ErrorDiffusion(picture, colors, nearest, transparent).run();
-        }
-    };
+    NONE(null),
+    FLOYD_STEINBERG(Kernel.FLOYD_STEINBERG),
+    SIERRA_LITE(Kernel.SIERRA_LITE),
+    ATKINSON(Kernel.ATKINSON),
+    /** A regular pattern of thresholds. */
+    BAYER(null),
+    /** Thresholds without a pattern. */
+    BLUE_NOISE(null);
 
-    abstract byte[] indices(Raster picture, int[] colors, NearestColor nearest, byte transparent);
+    private final Kernel kernel;
 
-    /**
-     * @param palette with a transparent entry where {@code picture} has pixels below the alpha cut-off
-     * @param nearest made of that palette; shared by all pictures of a loop, since it learns
-     * @return one palette index a pixel
-     */
-    public byte[] indices(Raster picture, Palette palette, NearestColor nearest) {
-        return indices(picture, palette.colors(), nearest, (byte) palette.transparentIndex());
+    Dither(Kernel kernel) {
+        this.kernel = kernel;
+    }
+
+    /** @return where errors go, or null where they are not handed on */
+    Kernel kernel() {
+        return kernel;
+    }
+
+    /** @return what is added to pixels, or null where nothing is */
+    ThresholdMap thresholds() {
+        return switch (this) {
+            case BAYER -> ThresholdMap.bayer();
+            case BLUE_NOISE -> ThresholdMap.blueNoise();
+            default -> null;
+        };
     }
 }

@@ -2,13 +2,24 @@ package dobbin.edit;
 
 import dobbin.dither.Dither;
 import dobbin.reel.Delivery;
+import dobbin.reel.Encoding;
 import dobbin.reel.Reel;
 
-/** Sets how the delivered file is made; ranges as in {@link Delivery}. */
-public record SetDelivery(int width, int colors, Dither dither, String matte) implements Edit {
+/**
+ * Sets how the delivered file is made; ranges as in {@link Delivery}.
+ *
+ * @param encoding the finer settings; null leaves them as they are
+ */
+public record SetDelivery(int width, int colors, Dither dither, String matte, Encoding encoding) implements Edit {
+    /** Leaves the finer settings as they are. */
+    public SetDelivery(int width, int colors, Dither dither, String matte) {
+        this(width, colors, dither, matte, null);
+    }
+
     @Override
     public Reel applyTo(Reel reel) {
-        return reel.withDelivery(new Delivery(width, colors, dither, matte));
+        return reel.withDelivery(new Delivery(
+                width, colors, dither, matte, encoding == null ? reel.delivery().encoding() : encoding));
     }
 
     @Override
@@ -25,6 +36,9 @@ public record SetDelivery(int width, int colors, Dither dither, String matte) im
         if (colors != before.colors()) {
             return "Deliver " + colors + " colors";
         }
-        return dither != before.dither() ? "Change dithering" : "Change soft edges";
+        if (dither != before.dither()) {
+            return "Change dithering";
+        }
+        return matte.equals(before.matte()) ? "Change the encoding" : "Change soft edges";
     }
 }

@@ -1,7 +1,7 @@
 package dobbin.gif;
 
 /** What a viewer does with a frame's area once its time is over. */
-enum Disposal {
+public enum Disposal {
     /** Codes 0 and 1: it stays, and the next frame is drawn over it. */
     KEEP(1),
     /** Code 2: it is cleared. */

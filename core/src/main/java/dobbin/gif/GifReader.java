@@ -30,6 +30,7 @@ public final class GifReader {
     private GraphicControl control = GraphicControl.NONE;
     private int plays = 1;
     private int framesRead;
+    private long pixels;
     private boolean done;
 
     private GifReader(ByteSource in, DecodeLimits limits, Size size, int[] globalColors) {
@@ -147,9 +148,6 @@ public final class GifReader {
         if (framesRead == limits.maxFrames()) {
             throw new GifFormatException(in.offset(), "image", "More than " + limits.maxFrames() + " frames");
         }
-        if ((framesRead + 1) * size().area() > limits.maxAnimationPixels()) {
-            throw new GifFormatException(in.offset(), "image", "The frames have too many pixels together");
-        }
         int offset = in.offset();
         int left = in.unsignedShort("image descriptor");
         int top = in.unsignedShort("image descriptor");
@@ -159,6 +157,11 @@ public final class GifReader {
         if ((long) width * height > limits.maxPixels()) {
             throw new GifFormatException(
                     offset, "image descriptor", "A frame is " + width + " x " + height + ", over the limit");
+        }
+        // What a frame declares counts like what it shows: a few bytes can declare any number of pixels.
+        pixels += Math.max((long) width * height, size().area());
+        if (pixels > limits.maxAnimationPixels()) {
+            throw new GifFormatException(offset, "image descriptor", "The frames have too many pixels together");
         }
         int[] localColors = readColors(in, packed, "local color table");
         int[] colors = localColors.length > 0 ? localColors : globalColors;

@@ -2,75 +2,141 @@ package dobbin.gif;
 
 import dobbin.palette.Palette;
 import dobbin.raster.Size;
-import java.io.Closeable;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
 
-/**
- * Writes an animated GIF with one palette, frame by frame, storing of each only the box that changed.
- *
- * <p>A frame is held back until the next one comes, since only then is it known whether its area must be cleared: a pixel
- * that becomes transparent again can only be had by clearing. {@link #close} writes the last frame and the trailer, and
- * leaves the stream open.
- */
-public final class GifWriter implements Closeable {
-    private final BlockWriter blocks;
-    private final Size size;
-    private final Palette palette;
-    private final FrameDifference difference;
-    private byte[] waiting;
-    private int waitingHundredths;
-    private boolean closed;
+/** Writes a GIF's blocks in the order of the specification; section numbers are the specification's. */
+final class GifWriter {
+    private static final int MAX_SUB_BLOCK = 255;
+    private static final int TABLE = 0x80;
+    private static final int EIGHT_BITS_A_CHANNEL = 0x70;
 
-    /** @param plays how often viewers shall play it in all; 0 for without end */
-    public GifWriter(OutputStream out, Size size, Palette palette, int plays) throws IOException {
-        this.blocks = new BlockWriter(out);
-        this.size = size;
-        this.palette = palette;
-        this.difference = new FrameDifference(size, palette.transparentIndex());
-        blocks.header(size, palette);
-        blocks.plays(plays);
-    }
+    private final OutputStream out;
+    private long written;
 
-    /**
-     * @param indices the whole frame, one palette index a pixel; taken over and not to be changed afterwards
-     * @param hundredths how long it shows, 0 to 65535 hundredths of a second
-     * @return how many bytes are written so far; the frame itself may still wait
-     */
-    public long add(byte[] indices, int hundredths) throws IOException {
-        if (indices.length != size.area()) {
-            throw new IllegalArgumentException(indices.length + " indices do not fill " + size);
-        }
-        if (hundredths < 0 || hundredths > 0xFFFF) {
-            throw new IllegalArgumentException("A delay is 0 to 65535 hundredths, not " + hundredths);
-        }
-        if (waiting != null) {
-            writeWaiting(indices);
-        }
-        waiting = indices;
-        waitingHundredths = hundredths;
-        return blocks.written();
+    GifWriter(OutputStream out) {
+        this.out = out;
     }
 
     /** @return how many bytes are written so far */
-    public long written() {
-        return blocks.written();
+    long written() {
+        return written;
     }
 
-    @Override
-    public void close() throws IOException {
-        if (closed) {
+    /**
+     * Header, logical screen descriptor (17 and 18) and global color table (19).
+     *
+     * @param palette the file's, or null where every frame has its own
+     */
+    void header(Size size, Palette palette) throws IOException {
+        if (size.width() > 0xFFFF || size.height() > 0xFFFF) {
+            throw new IllegalArgumentException("A GIF is at most 65535 pixels wide and high, not " + size);
+        }
+        text("GIF89a");
+        unsignedShort(size.width());
+        unsignedShort(size.height());
+        unsignedByte(palette == null ? EIGHT_BITS_A_CHANNEL : TABLE | EIGHT_BITS_A_CHANNEL | palette.bits() - 1);
+        unsignedByte(0);
+        unsignedByte(0);
+        if (palette != null) {
+            colorTable(palette);
+        }
+    }
+
+    /**
+     * The loop extension counts how often viewers play again after the first time, 0 for without end; without the
+     * extension they play once.
+     *
+     * @param plays how often viewers shall play it in all; 0 for without end
+     */
+    void plays(int plays) throws IOException {
+        if (plays == 1) {
             return;
         }
-        closed = true;
-        if (waiting != null) {
-            writeWaiting(null);
-        }
-        blocks.trailer();
+        unsignedByte(0x21);
+        unsignedByte(0xFF);
+        unsignedByte(11);
+        text("NETSCAPE2.0");
+        unsignedByte(3);
+        unsignedByte(1);
+        unsignedShort(plays == 0 ? 0 : plays - 1);
+        unsignedByte(0);
     }
 
-    private void writeWaiting(byte[] next) throws IOException {
-        FrameDifference.Stored stored = difference.next(waiting, next);
-        blocks.frame(stored, waitingHundredths, palette);
+    /** Comment extension (24), in UTF-8, of which ASCII is what the specification asks for. */
+    void comment(String comment) throws IOException {
+        unsignedByte(0x21);
+        unsignedByte(0xFE);
+        subBlocks(comment.getBytes(StandardCharsets.UTF_8));
+    }
+
+    /**
+     * Graphic control (23), image descriptor (20), local color table (21), image data (22).
+     *
+     * @param hundredths how long it shows, 0 to 65535 hundredths of a second
+     */
+    void frame(StoredFrame frame, int hundredths) throws IOException {
+        if (hundredths < 0 || hundredths > 0xFFFF) {
+            throw new IllegalArgumentException("A delay is 0 to 65535 hundredths, not " + hundredths);
+        }
+        unsignedByte(0x21);
+        unsignedByte(0xF9);
+        unsignedByte(4);
+        unsignedByte(frame.disposal().code() << 2 | (frame.transparentIndex() < 0 ? 0 : 1));
+        unsignedShort(hundredths);
+        unsignedByte(Math.max(0, frame.transparentIndex()));
+        unsignedByte(0);
+
+        unsignedByte(0x2C);
+        unsignedShort(frame.box().left());
+        unsignedShort(frame.box().top());
+        unsignedShort(frame.box().width());
+        unsignedShort(frame.box().height());
+        unsignedByte(frame.own() == null ? 0 : TABLE | frame.own().bits() - 1);
+        if (frame.own() != null) {
+            colorTable(frame.own());
+        }
+        unsignedByte(frame.minimumCodeSize());
+        subBlocks(frame.data());
+    }
+
+    void trailer() throws IOException {
+        unsignedByte(0x3B);
+        out.flush();
+    }
+
+    private void colorTable(Palette palette) throws IOException {
+        for (int i = 0; i < 1 << palette.bits(); i++) {
+            int rgb = i < palette.entries() ? palette.rgb(i) : 0;
+            unsignedByte(rgb >> 16 & 0xFF);
+            unsignedByte(rgb >> 8 & 0xFF);
+            unsignedByte(rgb & 0xFF);
+        }
+    }
+
+    private void subBlocks(byte[] data) throws IOException {
+        for (int at = 0; at < data.length; at += MAX_SUB_BLOCK) {
+            int length = Math.min(MAX_SUB_BLOCK, data.length - at);
+            unsignedByte(length);
+            out.write(data, at, length);
+            written += length;
+        }
+        unsignedByte(0);
+    }
+
+    private void text(String ascii) throws IOException {
+        out.write(ascii.getBytes(StandardCharsets.US_ASCII));
+        written += ascii.length();
+    }
+
+    private void unsignedShort(int value) throws IOException {
+        unsignedByte(value & 0xFF);
+        unsignedByte(value >> 8);
+    }
+
+    private void unsignedByte(int value) throws IOException {
+        out.write(value);
+        written++;
     }
 }

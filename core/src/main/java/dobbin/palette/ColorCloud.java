@@ -1,177 +1,103 @@
 package dobbin.palette;
 
-import dobbin.color.Oklab;
-import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.Comparator;
 import java.util.List;
-import java.util.PriorityQueue;
 
-/** Weighted points in Oklab, and the two moves that turn them into palette colors. */
-final class ColorCloud {
-    private final float[] points;
-    private final int[] weights;
+/**
+ * The colors of one or many pictures as weighted points in Oklab, and exactly while there are at most
+ * {@link Palette#MAX_ENTRIES} different ones. Made by {@link ColorTally}; not changed afterwards.
+ */
+public final class ColorCloud {
+    private static final int SAMPLE = 2_000;
 
-    private ColorCloud(float[] points, int[] weights) {
+    /** Which of the tally's bins each point stands for: points of the same bin are joined. */
+    final int[] bins;
+    /** L, a, b of each point. */
+    final float[] points;
+
+    final float[] weights;
+    private final ExactColors exact;
+    private final boolean transparentSeen;
+
+    ColorCloud(int[] bins, float[] points, float[] weights, ExactColors exact, boolean transparentSeen) {
+        this.bins = bins;
         this.points = points;
         this.weights = weights;
+        this.exact = exact;
+        this.transparentSeen = transparentSeen;
     }
 
-    static ColorCloud of(ColorCounts counts) {
-        int size = counts.occupiedBins();
-        int[] means = new int[size];
-        int[] weights = new int[size];
-        counts.occupied(means, weights);
-        float[] points = new float[3 * size];
-        for (int i = 0; i < size; i++) {
-            Oklab.fromRgb(means[i], points, 3 * i);
+    /** @return the colors of all together */
+    public static ColorCloud joined(List<ColorCloud> clouds) {
+        if (clouds.size() == 1) {
+            return clouds.get(0);
         }
-        return new ColorCloud(points, weights);
-    }
-
-    /** A part of the cloud: the points {@code order[from..to)}, what they weigh, and how far they stray. */
-    private record Part(int from, int to, double weight, double[] mean, double[] spread) {
-        double error() {
-            return spread[0] + spread[1] + spread[2];
-        }
-
-        int longestAxis() {
-            int axis = spread[1] > spread[0] ? 1 : 0;
-            return spread[2] > spread[axis] ? 2 : axis;
-        }
-    }
-
-    /** @return up to {@code wanted} centers, three floats each */
-    float[] centersByCutting(int wanted) {
-        int[] order = new int[weights.length];
-        for (int i = 0; i < order.length; i++) {
-            order[i] = i;
-        }
-        PriorityQueue<Part> open = new PriorityQueue<>(
-                Comparator.comparingDouble(Part::error).reversed().thenComparingInt(Part::from));
-        List<Part> done = new ArrayList<>();
-        open.add(part(order, 0, order.length));
-        while (!open.isEmpty() && open.size() + done.size() < wanted) {
-            Part worst = open.poll();
-            if (worst.to - worst.from < 2 || worst.error() <= 0) {
-                done.add(worst);
-                continue;
-            }
-            int cut = bestCut(order, worst);
-            open.add(part(order, worst.from, cut));
-            open.add(part(order, cut, worst.to));
-        }
-        done.addAll(open);
-        float[] centers = new float[3 * done.size()];
-        for (int i = 0; i < done.size(); i++) {
-            for (int axis = 0; axis < 3; axis++) {
-                centers[3 * i + axis] = (float) done.get(i).mean[axis];
+        ExactColors exact = new ExactColors();
+        boolean transparentSeen = false;
+        float[] weights = new float[ColorTally.BINS];
+        float[] sums = new float[3 * ColorTally.BINS];
+        for (ColorCloud cloud : clouds) {
+            transparentSeen |= cloud.transparentSeen;
+            exact.addAll(cloud.exact);
+            for (int i = 0; i < cloud.bins.length; i++) {
+                int bin = cloud.bins[i];
+                float weight = cloud.weights[i];
+                weights[bin] += weight;
+                sums[3 * bin] += weight * cloud.points[3 * i];
+                sums[3 * bin + 1] += weight * cloud.points[3 * i + 1];
+                sums[3 * bin + 2] += weight * cloud.points[3 * i + 2];
             }
         }
-        return centers;
+        return means(weights, sums, exact, transparentSeen);
     }
 
-    private Part part(int[] order, int from, int to) {
+    private static ColorCloud means(float[] weights, float[] sums, ExactColors exact, boolean transparentSeen) {
+        int occupied = 0;
+        for (float weight : weights) {
+            occupied += weight > 0 ? 1 : 0;
+        }
+        int[] bins = new int[occupied];
+        float[] points = new float[3 * occupied];
+        float[] kept = new float[occupied];
+        int at = 0;
+        for (int bin = 0; bin < weights.length; bin++) {
+            if (weights[bin] > 0) {
+                bins[at] = bin;
+                kept[at] = weights[bin];
+                points[3 * at] = sums[3 * bin] / weights[bin];
+                points[3 * at + 1] = sums[3 * bin + 1] / weights[bin];
+                points[3 * at + 2] = sums[3 * bin + 2] / weights[bin];
+                at++;
+            }
+        }
+        return new ColorCloud(bins, points, kept, exact, transparentSeen);
+    }
+
+    public boolean transparentSeen() {
+        return transparentSeen;
+    }
+
+    /** @return how many different colors there are; {@code Palette.MAX_ENTRIES + 1} stands for more */
+    public int distinct() {
+        return exact.distinct();
+    }
+
+    /** @return the different colors, the most frequent first; only while they are counted exactly */
+    public int[] distinctColors() {
+        return exact.byFrequency();
+    }
+
+    /** @return how far the points are from the nearest of the palette's colors, on average by weight; of a sample */
+    public double meanDistance(NearestColor nearest) {
+        double sum = 0;
         double weight = 0;
-        double[] sum = new double[3];
-        double[] squares = new double[3];
-        for (int i = from; i < to; i++) {
-            double w = weights[order[i]];
-            weight += w;
-            for (int axis = 0; axis < 3; axis++) {
-                double value = points[3 * order[i] + axis];
-                sum[axis] += w * value;
-                squares[axis] += w * value * value;
-            }
+        int step = Math.max(1, weights.length / SAMPLE);
+        for (int i = 0; i < weights.length; i += step) {
+            float l = points[3 * i];
+            float a = points[3 * i + 1];
+            float b = points[3 * i + 2];
+            sum += weights[i] * Math.sqrt(nearest.squaredDistance(nearest.indexOf(l, a, b), l, a, b));
+            weight += weights[i];
         }
-        double[] spread = new double[3];
-        for (int axis = 0; axis < 3; axis++) {
-            spread[axis] = Math.max(0, squares[axis] - sum[axis] * sum[axis] / weight);
-            sum[axis] /= weight;
-        }
-        return new Part(from, to, weight, sum, spread);
-    }
-
-    /** Sorts the part along its longest axis and finds where to cut: least squared error of both sides together. */
-    private int bestCut(int[] order, Part part) {
-        int axis = part.longestAxis();
-        sortAlong(order, part, axis);
-        double total = part.weight * part.mean[axis];
-        double leftWeight = 0;
-        double leftSum = 0;
-        double best = -1;
-        int cut = part.from + 1;
-        for (int i = part.from; i < part.to - 1; i++) {
-            double w = weights[order[i]];
-            leftWeight += w;
-            leftSum += w * points[3 * order[i] + axis];
-            double rightSum = total - leftSum;
-            double gain = leftSum * leftSum / leftWeight + rightSum * rightSum / (part.weight - leftWeight);
-            if (gain > best) {
-                best = gain;
-                cut = i + 1;
-            }
-        }
-        return cut;
-    }
-
-    /** By value, ties by index: one long a point, so that the sort needs no comparator. */
-    private void sortAlong(int[] order, Part part, int axis) {
-        long[] keys = new long[part.to - part.from];
-        for (int i = 0; i < keys.length; i++) {
-            int point = order[part.from + i];
-            int bits = Float.floatToIntBits(points[3 * point + axis]);
-            int ascending = bits < 0 ? ~bits : bits | Integer.MIN_VALUE;
-            keys[i] = ((long) (ascending ^ Integer.MIN_VALUE) << 32) | point;
-        }
-        Arrays.sort(keys);
-        for (int i = 0; i < keys.length; i++) {
-            order[part.from + i] = (int) keys[i];
-        }
-    }
-
-    /** @param centers three floats each, moved in place to the mean of the points nearest to them */
-    void settle(float[] centers, int rounds) {
-        int[] nearest = new int[weights.length];
-        for (int round = 0; round < rounds; round++) {
-            double[] sums = new double[centers.length];
-            double[] mass = new double[centers.length / 3];
-            for (int i = 0; i < weights.length; i++) {
-                nearest[i] = nearestCenter(centers, 3 * i, nearest[i]);
-                double w = weights[i];
-                mass[nearest[i]] += w;
-                for (int axis = 0; axis < 3; axis++) {
-                    sums[3 * nearest[i] + axis] += w * points[3 * i + axis];
-                }
-            }
-            for (int i = 0; i < centers.length; i++) {
-                if (mass[i / 3] > 0) {
-                    centers[i] = (float) (sums[i] / mass[i / 3]);
-                }
-            }
-        }
-    }
-
-    private int nearestCenter(float[] centers, int point, int guess) {
-        float l = points[point];
-        float a = points[point + 1];
-        float b = points[point + 2];
-        int nearest = guess;
-        float least = distance(centers, 3 * guess, l, a, b);
-        for (int at = 0, center = 0; at < centers.length; at += 3, center++) {
-            float distance = distance(centers, at, l, a, b);
-            if (distance < least) {
-                least = distance;
-                nearest = center;
-            }
-        }
-        return nearest;
-    }
-
-    private static float distance(float[] centers, int at, float l, float a, float b) {
-        float dl = centers[at] - l;
-        float da = centers[at + 1] - a;
-        float db = centers[at + 2] - b;
-        return dl * dl + da * da + db * db;
+        return weight == 0 ? 0 : sum / weight;
     }
 }

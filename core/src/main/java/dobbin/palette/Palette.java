@@ -1,22 +1,27 @@
 package dobbin.palette;
 
 /**
- * Up to 256 colors, and perhaps one more entry that is transparent. Entries are 0xRRGGBB; the transparent entry, where
- * there is one, comes last and is not a color.
+ * Up to 256 entries, 0xRRGGBB. Where one is transparent, it is entry 0: frames that need only the first few entries can
+ * then be written with short codes.
  */
 public final class Palette {
     public static final int MAX_ENTRIES = 256;
 
     private final int[] colors;
-    private final boolean transparent;
+    private final int firstColor;
 
     private Palette(int[] colors, boolean transparent) {
-        int entries = colors.length + (transparent ? 1 : 0);
+        this.firstColor = transparent ? 1 : 0;
+        int entries = colors.length + firstColor;
         if (entries < 1 || entries > MAX_ENTRIES) {
             throw new IllegalArgumentException("A palette has 1 to " + MAX_ENTRIES + " entries, not " + entries);
         }
         this.colors = colors.clone();
-        this.transparent = transparent;
+    }
+
+    /** @param transparent whether entry 0 is transparent and the colors begin at 1 */
+    public static Palette of(boolean transparent, int... colors) {
+        return new Palette(colors, transparent);
     }
 
     public static Palette opaque(int... colors) {
@@ -34,11 +39,26 @@ public final class Palette {
 
     /** @return all entries, the transparent one included */
     public int entries() {
-        return colors.length + (transparent ? 1 : 0);
+        return colors.length + firstColor;
     }
 
-    /** @return the index of the transparent entry, or -1 */
+    /** @return bits that an index needs, 1 to 8 */
+    public int bits() {
+        return Math.max(1, 32 - Integer.numberOfLeadingZeros(entries() - 1));
+    }
+
+    /** @return the index of the first color: 0, or 1 behind a transparent entry */
+    public int firstColor() {
+        return firstColor;
+    }
+
+    /** @return the index of the transparent entry, 0, or -1 */
     public int transparentIndex() {
-        return transparent ? colors.length : -1;
+        return firstColor - 1;
+    }
+
+    /** @param index of an entry; its color, 0xRRGGBB, and 0 for the transparent one */
+    public int rgb(int index) {
+        return index < firstColor ? 0 : colors[index - firstColor];
     }
 }

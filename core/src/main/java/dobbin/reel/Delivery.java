@@ -1,6 +1,7 @@
 package dobbin.reel;
 
 import dobbin.dither.Dither;
+import dobbin.dither.Dithering;
 import dobbin.palette.Palette;
 import dobbin.raster.Size;
 import dobbin.still.StillReader;
@@ -11,8 +12,9 @@ import dobbin.still.StillReader;
  * @param width in pixels, 1 to 1600; the height follows from the canvas
  * @param colors 2 to 256, a transparent entry included
  * @param matte the color soft edges are mixed with, six hexadecimal digits; empty to leave them as they are
+ * @param encoding the finer settings
  */
-public record Delivery(int width, int colors, Dither dither, String matte) {
+public record Delivery(int width, int colors, Dither dither, String matte, Encoding encoding) {
     public static final int MAX_WIDTH = StillReader.WORKING_SIDE;
 
     /** Canvases up to this wide are delivered as they are. */
@@ -28,15 +30,25 @@ public record Delivery(int width, int colors, Dither dither, String matte) {
             throw new OutOfRange("dither", "must be given");
         }
         Ranges.checkColorOrNone("matte", matte);
+        if (encoding == null) {
+            throw new OutOfRange("encoding", "must be given");
+        }
+        if (encoding.keptColors().size() >= colors) {
+            throw new OutOfRange("keptColors", "must be fewer than the colors");
+        }
     }
 
     /** @return what a new reel with this canvas is delivered as, until someone chooses */
     public static Delivery usualFor(Size canvas) {
         int width = canvas.width() <= WIDTH_KEPT ? canvas.width() : WIDTH_REDUCED;
-        return new Delivery(width, Palette.MAX_ENTRIES, Dither.ERROR, "");
+        return new Delivery(width, Palette.MAX_ENTRIES, Dithering.USUAL.dither(), "", Encoding.USUAL);
     }
 
     public Delivery withWidth(int newWidth) {
-        return new Delivery(newWidth, colors, dither, matte);
+        return new Delivery(newWidth, colors, dither, matte, encoding);
+    }
+
+    public Dithering dithering() {
+        return new Dithering(dither, encoding.ditherAmount());
     }
 }

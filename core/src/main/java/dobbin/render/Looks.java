@@ -46,7 +46,7 @@ public final class Looks {
 
     /** @return the name of the file that would be delivered */
     public static String ofDelivery(Reel reel) {
-        return name("delivery-1 " + reel.delivery() + '\n' + loop(reel));
+        return name("delivery-2 " + reel.delivery() + '\n' + loop(reel));
     }
 
     private static String drawing(Reel reel, Tracks tracks, Frame frame) {

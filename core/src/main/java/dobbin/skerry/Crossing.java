@@ -94,7 +94,7 @@ final class Crossing {
                 new AddMotion(List.of(WHEEL_ID), FIRST, LAST, new Motion.Spin(3)),
                 new SetBorder(new Border(6, "1e2a32", 16)),
                 new SetDelay(List.of(LAST), 1200),
-                new SetDelivery(WIDTH, 128, Dither.ERROR, ""));
+                new SetDelivery(WIDTH, 128, Dither.SIERRA_LITE, ""));
         return new DemoFolder("The evening crossing", stills, List.of(ferry, up, down, wheel), 90, edits);
     }
 

@@ -1,9 +1,11 @@
 package dobbin.skerry;
 
-import dobbin.dither.Dither;
-import dobbin.gif.GifWriter;
-import dobbin.palette.ColorCounts;
-import dobbin.palette.NearestColor;
+import dobbin.dither.Dithering;
+import dobbin.gif.GifEncoder;
+import dobbin.gif.GifSettings;
+import dobbin.palette.ColorCloud;
+import dobbin.palette.ColorTally;
+import dobbin.palette.Palette;
 import dobbin.palette.PaletteBuilder;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
@@ -56,14 +58,14 @@ final class NightLight {
     }
 
     private static byte[] gif(List<Raster> frames) {
-        ColorCounts counts = new ColorCounts();
-        frames.forEach(frame -> counts.add(frame.argb()));
-        var palette = PaletteBuilder.build(counts, 128, true);
-        var nearest = new NearestColor(palette);
+        ColorTally tally = new ColorTally();
+        ColorCloud colors = ColorCloud.joined(frames.stream().map(tally::count).toList());
+        Palette palette = PaletteBuilder.build(colors, 128, true, new int[0], true);
+        GifSettings settings = new GifSettings(palette, false, true, Dithering.USUAL, 0, 0, "");
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        try (GifWriter writer = new GifWriter(bytes, SIZE, palette, 0)) {
+        try (GifEncoder encoder = new GifEncoder(bytes, SIZE, settings, Runnable::run)) {
             for (int i = 0; i < frames.size(); i++) {
-                writer.add(Dither.ERROR.indices(frames.get(i), palette, nearest), HUNDREDTHS[i]);
+                encoder.add(frames.get(i), palette, HUNDREDTHS[i]);
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);

@@ -31,7 +31,7 @@ public final class SkerryPoint {
                         new SetDelay(List.of(24), 1200),
                         new NameRun(List.of(7, 8, 9, 10, 11, 12), "First light"),
                         new LeaveOut(List.of(20), true),
-                        new SetDelivery(420, 128, Dither.ERROR, "")));
+                        new SetDelivery(420, 128, Dither.SIERRA_LITE, "")));
     }
 
     /** @return an ink drawing on nothing */
@@ -58,7 +58,7 @@ public final class SkerryPoint {
     /** @return one animation with uneven delays */
     public static DemoFolder light() {
         return new DemoFolder(
-                "The light", NightLight.files(), 100, List.of(new SetDelivery(360, 128, Dither.ERROR, "")));
+                "The light", NightLight.files(), 100, List.of(new SetDelivery(360, 128, Dither.SIERRA_LITE, "")));
     }
 
     /** @return two stills, and cut-outs that move over them */

@@ -1,11 +1,18 @@
 package dobbin.slim;
 
+import dobbin.gif.FrameWeight;
 import dobbin.raster.Size;
+import java.util.List;
 
 /**
  * A finished file.
  *
  * @param bytes the GIF; given away, not to be changed
- * @param colors how many palette entries it uses, a transparent one included
+ * @param frames of the loop; the file stores fewer where some are the same
+ * @param colors entries of its largest palette, a transparent one included
+ * @param palettes how many there are
+ * @param exact whether every color is the drawn one
+ * @param weights what each stored frame costs
  */
-public record Delivered(byte[] bytes, Size size, int frames, int colors) {}
+public record Delivered(
+        byte[] bytes, Size size, int frames, int colors, int palettes, boolean exact, List<FrameWeight> weights) {}

@@ -44,7 +44,6 @@ final class FrameWork {
             throw failure.get();
         }
         try {
-            begin();
             return step.apply(frame);
         } catch (RuntimeException e) {
             failure.compareAndSet(null, e);

@@ -1,28 +1,31 @@
 package dobbin.slim;
 
-import dobbin.palette.ColorCounts;
 import dobbin.raster.Compositor;
 import dobbin.raster.Raster;
 
-/** Soft edges over the color of the page they will lie on: a GIF pixel cannot be half there. */
+/** Soft edges made hard: a GIF pixel cannot be half there. */
 final class Matte {
     private static final int OPAQUE = 0xFF000000;
 
     private Matte() {}
 
     /**
-     * @param matte six hexadecimal digits, or empty for none
-     * @return pixels past the alpha cut-off mixed with the matte; the rest as it was
+     * @param matte the color of the page the picture will lie on, six hexadecimal digits, or empty for none
+     * @param cutoff 1 to 255
+     * @return pixels at least that opaque made wholly so, mixed with the matte in linear light where there is one; the rest 0
      */
-    static Raster apply(Raster raster, String matte) {
-        if (matte.isEmpty() || raster.isOpaque()) {
+    static Raster harden(Raster raster, String matte, int cutoff) {
+        if (raster.isOpaque()) {
             return raster;
         }
-        int below = OPAQUE | Integer.parseInt(matte, 16);
         int[] argb = raster.argb().clone();
+        int below = matte.isEmpty() ? 0 : OPAQUE | Integer.parseInt(matte, 16);
         for (int i = 0; i < argb.length; i++) {
-            if (argb[i] >>> 24 >= ColorCounts.ALPHA_CUTOFF) {
-                argb[i] = Compositor.over(argb[i], below);
+            int pixel = argb[i];
+            if (pixel >>> 24 < cutoff) {
+                argb[i] = 0;
+            } else if (pixel >>> 24 < 255) {
+                argb[i] = matte.isEmpty() ? OPAQUE | pixel : Compositor.over(pixel, below);
             }
         }
         return Raster.of(raster.size(), argb);

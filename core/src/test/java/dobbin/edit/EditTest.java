@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import dobbin.dither.Dither;
 import dobbin.raster.Size;
 import dobbin.reel.Delivery;
+import dobbin.reel.Encoding;
 import dobbin.reel.Frame;
 import dobbin.reel.Plays;
 import dobbin.reel.Reel;
@@ -139,7 +140,7 @@ class EditTest {
         assertThat(Edit.apply(new SetBudget(250_000), reel).budgetBytes()).isEqualTo(250_000);
         assertThat(Edit.apply(new Rename("  Ebb “2” 🌊 "), reel).name()).isEqualTo("Ebb “2” 🌊");
         Reel delivered = Edit.apply(new SetDelivery(300, 32, Dither.NONE, "f6F1e7"), reel);
-        assertThat(delivered.delivery()).isEqualTo(new Delivery(300, 32, Dither.NONE, "f6F1e7"));
+        assertThat(delivered.delivery()).isEqualTo(new Delivery(300, 32, Dither.NONE, "f6F1e7", Encoding.USUAL));
         assertThat(delivered.deliveredSize()).isEqualTo(new Size(300, 200));
     }
 

@@ -6,6 +6,7 @@ import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.still.DecodeLimits;
 import java.io.ByteArrayOutputStream;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -73,6 +74,86 @@ class GifReaderTest {
         assertThat(reader.next().orElseThrow().delayMillis()).isZero();
         assertThat(reader.next()).isEmpty();
         assertThat(reader.plays()).isEqualTo(1);
+    }
+
+    /** A frame of a few bytes may declare a hundred by a hundred pixels, and the next one again. */
+    @Test
+    void whatFramesDeclareIsCountedTogether() throws Exception {
+        screen(1, 1);
+        for (int i = 0; i < 30; i++) {
+            image(0, 0, 100, 100, 0, 1);
+        }
+        GifReader reader = GifReader.open(file.toByteArray(), new DecodeLimits(10_000, 100, 100_000));
+        int frames = 0;
+        while (reader.next().isPresent()) {
+            frames++;
+        }
+        assertThat(frames).isEqualTo(20);
+    }
+
+    @Test
+    void aLocalTableServesItsFrameOnly() throws Exception {
+        screen(2, 1);
+        bytes(0x2C, 0, 0, 0, 0, 2, 0, 1, 0, 0x80, 0, 255, 0, 9, 9, 9, 2);
+        byte[] data = new LzwEncoder().encode(new byte[] {0, 1}, 2);
+        bytes(data.length);
+        file.writeBytes(data);
+        bytes(0);
+        image(0, 0, 1, 1, 0, 0);
+        assertThat(read()).extracting(each -> each.pixel(0, 0)).containsExactly(0xFF00FF00, RED);
+    }
+
+    @Test
+    void anIndexThatNoTableHasIsNotDrawnAndNoHoleEither() throws Exception {
+        screen(2, 1);
+        image(0, 0, 2, 1, 0, 0, 0);
+        control(0, 1, 200);
+        image(0, 0, 2, 1, 0, 3, 1);
+        assertThat(read().get(1).argb()).containsExactly(RED, BLUE);
+    }
+
+    @Test
+    void theLastOfSeveralLoopsCountsAndDelaysAreAsWritten() throws Exception {
+        screen(1, 1);
+        loop(5);
+        control(0, 0, -1);
+        image(0, 0, 1, 1, 0, 0);
+        loop(2);
+        control(0, 1, -1);
+        image(0, 0, 1, 1, 0, 1);
+        bytes(0x3B, 'r', 'u', 'b', 'b', 'i', 's', 'h');
+        GifReader reader = GifReader.open(file.toByteArray(), DecodeLimits.USUAL);
+        assertThat(reader.next().orElseThrow().delayHundredths()).isZero();
+        assertThat(reader.next().orElseThrow().delayHundredths()).isEqualTo(1);
+        assertThat(reader.next()).isEmpty();
+        assertThat(reader.plays()).isEqualTo(3);
+        assertThat(reader.warnings()).isEmpty();
+    }
+
+    @Test
+    void withoutAnEndCodeOrATrailerItIsStillAPicture() throws Exception {
+        screen(2, 1);
+        // Clear 4, then 0 and 1, in three bits each, and nothing more.
+        bytes(0x2C, 0, 0, 0, 0, 2, 0, 1, 0, 0, 2, 2, 0x44, 0, 0);
+        GifReader reader = GifReader.open(file.toByteArray(), DecodeLimits.USUAL);
+        assertThat(reader.next().orElseThrow().picture().argb()).containsExactly(RED, BLUE);
+        assertThat(reader.next()).isEmpty();
+        assertThat(reader.warnings()).isEmpty();
+    }
+
+    @Test
+    void aFrameCutOffInTheMiddleShowsWhatThereIs() throws Exception {
+        screen(2, 2);
+        image(0, 0, 2, 2, 0, 1, 1);
+        GifReader reader = GifReader.open(file.toByteArray(), DecodeLimits.USUAL);
+        assertThat(reader.next().orElseThrow().picture().argb()).containsExactly(BLUE, BLUE, 0, 0);
+        assertThat(reader.warnings()).containsExactly("Frame 1 has 2 of 4 pixels");
+    }
+
+    private void loop(int again) {
+        bytes(0x21, 0xFF, 11);
+        file.writeBytes("NETSCAPE2.0".getBytes(StandardCharsets.US_ASCII));
+        bytes(3, 1, again, 0, 0);
     }
 
     private List<Raster> read() throws GifFormatException {

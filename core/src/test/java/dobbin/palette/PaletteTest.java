@@ -19,31 +19,32 @@ class PaletteTest {
 
     @Test
     void fewColorsAreKeptExactly() {
-        ColorCounts counts = counted(0xFF000000, 0xFF010000, 0xFFFFFFFF, 0xFF010000, 0x00123456);
-        assertThat(PaletteBuilder.build(counts, 256, false).colors()).containsExactly(0x000000, 0x010000, 0xFFFFFF);
-        Palette transparent = PaletteBuilder.build(counts, 4, true);
-        assertThat(transparent.colors()).containsExactly(0x000000, 0x010000, 0xFFFFFF);
-        assertThat(transparent.transparentIndex()).isEqualTo(3);
+        ColorCloud counts = counted(0xFF000000, 0xFF010000, 0xFFFFFFFF, 0xFF010000, 0);
+        assertThat(built(counts, 256, false).colors())
+                .as("the most frequent first")
+                .containsExactly(0x010000, 0x000000, 0xFFFFFF);
+        Palette transparent = built(counts, 4, true);
+        assertThat(transparent.colors()).containsExactly(0x010000, 0x000000, 0xFFFFFF);
+        assertThat(transparent.transparentIndex()).isZero();
+        assertThat(transparent.rgb(1)).isEqualTo(0x010000);
     }
 
     @Test
     void countsExactlyUpToAFullPalette() {
         int[] ramp = new int[256];
         Arrays.setAll(ramp, i -> 0xFF000000 | i * 0x000101);
-        ColorCounts counts = counted(ramp);
+        ColorCloud counts = counted(ramp);
         assertThat(counts.distinct()).isEqualTo(256);
-        assertThat(PaletteBuilder.build(counts, 256, false).entries()).isEqualTo(256);
-        counts.add(new int[] {0xFFFF0000});
-        assertThat(counts.distinct()).isGreaterThan(256);
+        assertThat(built(counts, 256, false).entries()).isEqualTo(256);
+        ColorCloud more = ColorCloud.joined(List.of(counts, counted(0xFFFF0000)));
+        assertThat(more.distinct()).isGreaterThan(256);
     }
 
     @ParameterizedTest
     @ValueSource(ints = {2, 3, 16, 64, 255, 256})
     void neverPassesTheNumberAskedFor(int entries) {
-        assertThat(PaletteBuilder.build(sunriseCounts(), entries, true).entries())
-                .isBetween(2, entries);
-        assertThat(PaletteBuilder.build(sunriseCounts(), entries, false).entries())
-                .isBetween(2, entries);
+        assertThat(built(sunriseColors(), entries, true).entries()).isBetween(2, entries);
+        assertThat(built(sunriseColors(), entries, false).entries()).isBetween(2, entries);
     }
 
     @Test
@@ -51,20 +52,46 @@ class PaletteTest {
         int[] uniform = new int[256];
         Arrays.setAll(uniform, i -> (i >> 5) * 255 / 7 << 16 | (i >> 2 & 7) * 255 / 7 << 8 | (i & 3) * 255 / 3);
         double plain = error(Palette.opaque(uniform));
-        double chosen = error(PaletteBuilder.build(sunriseCounts(), 256, false));
+        double chosen = error(built(sunriseColors(), 256, false));
         assertThat(chosen).isLessThan(plain / 4);
-        assertThat(error(PaletteBuilder.build(sunriseCounts(), 64, false))).isBetween(chosen, plain / 2);
+        assertThat(error(built(sunriseColors(), 64, false))).isBetween(chosen, plain / 2);
     }
 
     @Test
     void aPictureOfNothingHasAPaletteAllTheSame() {
-        ColorCounts counts = counted(0, 0, 0);
+        ColorCloud counts = counted(0, 0, 0);
         assertThat(counts.transparentSeen()).isTrue();
-        assertThat(PaletteBuilder.build(counts, 2, true).entries()).isEqualTo(2);
+        assertThat(built(counts, 2, true).entries()).isEqualTo(2);
+    }
+
+    @Test
+    void keptColorsAreInThePaletteToTheBit() {
+        int[] kept = {0x123456, 0xFE0102, 0x00FF7F};
+        for (int entries : new int[] {4, 16, 256}) {
+            Palette palette = PaletteBuilder.build(sunriseColors(), entries, false, kept, true);
+            assertThat(palette.colors()).contains(kept);
+            assertThat(palette.entries()).isLessThanOrEqualTo(entries);
+        }
+    }
+
+    /** Colors of one area that is almost all of the picture are not moved, whatever the rest asks for. */
+    @Test
+    void whatIsMostlyOneColorBecomesThatColor() {
+        int[] argb = new int[4000];
+        Random random = new Random(3);
+        for (int i = 0; i < argb.length; i++) {
+            argb[i] = i < 3000 ? 0xFF2A9D8F : 0xFF000000 | random.nextInt(1 << 24);
+        }
+        for (boolean forDithering : new boolean[] {false, true}) {
+            assertThat(PaletteBuilder.build(counted(argb), 8, false, new int[0], forDithering)
+                            .colors())
+                    .contains(0x2A9D8F);
+        }
     }
 
     @Test
     void theNearestColorIsTheNearest() {
+        float[] lab = new float[3];
         for (int seed = 0; seed < 30; seed++) {
             Random random = new Random(seed);
             int spread = seed % 2 == 0 ? 0xFFFFFF : 0x1F1F3F;
@@ -79,10 +106,29 @@ class PaletteTest {
                         .mapToDouble(rgb -> Oklab.distance(rgb, wanted))
                         .min()
                         .orElseThrow();
-                assertThat(Oklab.distance(colors[nearest.indexOf(wanted)], wanted))
+                Oklab.fromRgb(wanted, lab, 0);
+                assertThat(Oklab.distance(colors[nearest.indexOf(lab[0], lab[1], lab[2])], wanted))
                         .as("seed %d, color %06x", seed, wanted)
                         .isLessThanOrEqualTo(least + 1e-6);
             }
+        }
+    }
+
+    /** What error diffusion asks for may lie outside of sRGB. */
+    @Test
+    void theNearestColorIsTheNearestOutsideOfTheGridToo() {
+        int[] colors = {0x000000, 0xFFFFFF, 0xFF0000, 0x00FF00, 0x0000FF};
+        NearestColor nearest = new NearestColor(Palette.opaque(colors));
+        Random random = new Random(5);
+        for (int i = 0; i < 5_000; i++) {
+            float l = random.nextFloat() * 2 - 0.5f;
+            float a = random.nextFloat() * 1.6f - 0.8f;
+            float b = random.nextFloat() * 1.6f - 0.8f;
+            int best = 0;
+            for (int color = 1; color < colors.length; color++) {
+                best = nearest.squaredDistance(color, l, a, b) < nearest.squaredDistance(best, l, a, b) ? color : best;
+            }
+            assertThat(nearest.indexOf(l, a, b)).isEqualTo(best);
         }
     }
 
@@ -92,25 +138,29 @@ class PaletteTest {
         assertThatThrownBy(() -> Palette.withTransparency(new int[256])).hasMessageContaining("257");
     }
 
-    private static ColorCounts counted(int... argb) {
-        ColorCounts counts = new ColorCounts();
-        counts.add(argb);
-        return counts;
+    private static Palette built(ColorCloud cloud, int entries, boolean transparent) {
+        return PaletteBuilder.build(cloud, entries, transparent, new int[0], false);
     }
 
-    private static ColorCounts sunriseCounts() {
-        ColorCounts counts = new ColorCounts();
-        SUNRISE.forEach(still -> counts.add(still.argb()));
-        return counts;
+    private static ColorCloud counted(int... argb) {
+        return new ColorTally().count(Raster.of(new Size(argb.length, 1), argb));
+    }
+
+    private static ColorCloud sunriseColors() {
+        ColorTally tally = new ColorTally();
+        return ColorCloud.joined(SUNRISE.stream().map(tally::count).toList());
     }
 
     private static double error(Palette palette) {
         NearestColor nearest = new NearestColor(palette);
-        int[] colors = palette.colors();
+        float[] lab = new float[3];
         return SUNRISE.stream()
                 .flatMapToInt(still -> Arrays.stream(still.argb()))
-                .map(argb -> argb & 0xFFFFFF)
-                .mapToDouble(rgb -> Math.pow(Oklab.distance(rgb, colors[nearest.indexOf(rgb)]), 2))
+                .mapToDouble(rgb -> {
+                    Oklab.fromRgb(rgb, lab, 0);
+                    int color = nearest.indexOf(lab[0], lab[1], lab[2]);
+                    return nearest.squaredDistance(color, lab[0], lab[1], lab[2]);
+                })
                 .average()
                 .orElseThrow();
     }

@@ -3,8 +3,11 @@ package dobbin.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
-import dobbin.gif.GifWriter;
+import dobbin.dither.Dithering;
+import dobbin.gif.GifEncoder;
+import dobbin.gif.GifSettings;
 import dobbin.palette.Palette;
+import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -54,7 +57,8 @@ class DecodedByChromiumTest {
     void showsThePixelsAndDelaysThatWereWritten(int seed) throws IOException {
         Random random = new Random(seed);
         Size size = new Size(1 + random.nextInt(40), 1 + random.nextInt(30));
-        int[] colors = random.ints(2 + random.nextInt(254), 0, 1 << 24).toArray();
+        int[] colors =
+                random.ints(2 + random.nextInt(254), 0, 1 << 24).distinct().toArray();
         Palette palette = seed % 2 == 0 ? Palette.opaque(colors) : Palette.withTransparency(colors);
         List<byte[]> frames = new ArrayList<>();
         byte[] frame = new byte[(int) size.area()];
@@ -85,12 +89,22 @@ class DecodedByChromiumTest {
 
     private static byte[] written(Size size, Palette palette, List<byte[]> frames, int plays) throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try (GifWriter writer = new GifWriter(out, size, palette, plays)) {
+        GifSettings settings = new GifSettings(palette, true, true, Dithering.NONE, 0, plays, "");
+        try (GifEncoder encoder = new GifEncoder(out, size, settings, Runnable::run)) {
             for (int i = 0; i < frames.size(); i++) {
-                writer.add(frames.get(i), 10 + i);
+                encoder.add(shown(frames.get(i), size, palette), palette, 10 + i);
             }
         }
         return out.toByteArray();
+    }
+
+    private static Raster shown(byte[] indices, Size size, Palette palette) {
+        int[] argb = new int[indices.length];
+        for (int i = 0; i < argb.length; i++) {
+            int index = indices[i] & 0xFF;
+            argb[i] = index == palette.transparentIndex() ? 0 : 0xFF000000 | palette.rgb(index);
+        }
+        return Raster.of(size, argb);
     }
 
     private static Map<?, ?> decoded(byte[] gif) {
@@ -99,11 +113,10 @@ class DecodedByChromiumTest {
 
     private static String rgba(byte[] indices, Palette palette) {
         StringBuilder text = new StringBuilder();
-        int[] colors = palette.colors();
         for (byte each : indices) {
             int index = each & 0xFF;
             boolean clear = index == palette.transparentIndex();
-            int rgb = clear ? 0 : colors[index];
+            int rgb = palette.rgb(index);
             text.append(rgb >> 16)
                     .append(' ')
                     .append(rgb >> 8 & 255)

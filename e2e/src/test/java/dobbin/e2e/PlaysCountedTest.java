@@ -12,6 +12,7 @@ import dobbin.edit.SetPlays;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.reel.Delivery;
+import dobbin.reel.Encoding;
 import dobbin.reel.Reel;
 import dobbin.slim.Progress;
 import dobbin.slim.Slim;
@@ -68,7 +69,8 @@ class PlaysCountedTest {
     private static byte[] gif(int plays) {
         List<NewStill> stills = List.of(still(0), still(1));
         Reel reel = Edit.apply(new AddStills(stills, 0), Reel.empty("Lamp"));
-        Reel counted = Edit.apply(new SetPlays(plays), reel).withDelivery(new Delivery(16, 4, Dither.NONE, ""));
+        Reel counted = Edit.apply(new SetPlays(plays), reel)
+                .withDelivery(new Delivery(16, 4, Dither.NONE, "", Encoding.USUAL));
         return new Slim(Runnable::run)
                 .deliver(
                         counted, (name, level) -> Raster.filled(SIZE, COLORS.get(name.charAt(63) - '0')), Progress.NONE)

@@ -2,7 +2,9 @@ package dobbin.server.reels;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import dobbin.dither.Dithering;
 import dobbin.reel.Border;
+import dobbin.reel.Encoding;
 import dobbin.reel.Fill;
 import dobbin.reel.Fit;
 import dobbin.reel.Reel;
@@ -36,10 +38,26 @@ class Documents {
     }
 
     private Reel parsed(String document) {
-        if (document.contains("\"cutouts\"")) {
+        if (document.contains("\"encoding\"")) {
             return json.readValue(document, Reel.class);
         }
         ObjectNode reel = (ObjectNode) json.readTree(document);
+        completeDelivery((ObjectNode) reel.get("delivery"));
+        if (!reel.has("cutouts")) {
+            completeCutouts(reel);
+        }
+        return json.treeToValue(reel, Reel.class);
+    }
+
+    /** Before the finer settings there was one dither, which had no name of its own. */
+    private void completeDelivery(ObjectNode delivery) {
+        if (delivery.get("dither").asString().equals("ERROR")) {
+            delivery.put("dither", Dithering.USUAL.dither().name());
+        }
+        delivery.set("encoding", json.valueToTree(Encoding.USUAL));
+    }
+
+    private void completeCutouts(ObjectNode reel) {
         if (reel.has("nextFrameId")) {
             completeFrames(reel);
         }
@@ -47,7 +65,6 @@ class Documents {
         ((ObjectNode) reel.get("backdrop")).put("kind", "fill");
         reel.putArray("cutouts");
         reel.set("border", json.valueToTree(Border.NONE));
-        return json.treeToValue(reel, Reel.class);
     }
 
     /** The first version had no runs, cards, fits or frames left out, and called the next id by another name. */

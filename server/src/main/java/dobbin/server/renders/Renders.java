@@ -11,6 +11,7 @@ import dobbin.reel.Art;
 import dobbin.reel.Card;
 import dobbin.reel.Cutout;
 import dobbin.reel.Delivery;
+import dobbin.reel.Encoding;
 import dobbin.reel.Frame;
 import dobbin.reel.FrameContent;
 import dobbin.reel.Key;
@@ -157,7 +158,7 @@ class Renders {
                                     .filter(it -> Looks.ofLoop(it).equals(key)))
                     .orElseThrow(() -> new NotFound("This reel does not look like that any more."));
             int width = reel.canvas().reducedTo(PREVIEW_SIDE).width();
-            Delivery small = new Delivery(width, PREVIEW_COLORS, Dither.ERROR, "");
+            Delivery small = new Delivery(width, PREVIEW_COLORS, Dither.SIERRA_LITE, "", Encoding.USUAL);
             return slim.deliver(reel.withDelivery(small), pictures, Progress.NONE)
                     .bytes();
         });

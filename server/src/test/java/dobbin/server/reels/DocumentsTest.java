@@ -2,6 +2,7 @@ package dobbin.server.reels;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dobbin.dither.Dithering;
 import dobbin.edit.AddCard;
 import dobbin.edit.AddStills;
 import dobbin.edit.Edit;
@@ -11,6 +12,7 @@ import dobbin.edit.NewStill;
 import dobbin.raster.Size;
 import dobbin.reel.Card;
 import dobbin.reel.ContentName;
+import dobbin.reel.Encoding;
 import dobbin.reel.Fit;
 import dobbin.reel.Frame;
 import dobbin.reel.Reel;
@@ -48,11 +50,27 @@ class DocumentsTest {
 
     @Test
     void whatTheSecondVersionStoredIsRead() {
-        String current = documents().write(documents().read(FIRST_VERSION));
-        String second =
-                current.replaceAll("\"(backdrop|border)\":\\{[^}]*\\},", "").replace("\"cutouts\":[],", "");
+        String second = thirdVersion()
+                .replaceAll("\"(backdrop|border)\":\\{[^}]*\\},", "")
+                .replace("\"cutouts\":[],", "");
         assertThat(second).doesNotContain("cutouts").doesNotContain("backdrop").doesNotContain("border");
         assertThat(documents().read(second)).isEqualTo(documents().read(FIRST_VERSION));
+    }
+
+    @Test
+    void whatTheThirdVersionStoredIsRead() {
+        Reel reel = documents().read(thirdVersion());
+        assertThat(reel).isEqualTo(documents().read(FIRST_VERSION));
+        assertThat(reel.delivery().encoding()).isEqualTo(Encoding.USUAL);
+        assertThat(reel.delivery().dithering()).isEqualTo(Dithering.USUAL);
+    }
+
+    /** As it is written today, without the finer settings and with the dither that had no name. */
+    private static String thirdVersion() {
+        String current = documents().write(documents().read(FIRST_VERSION));
+        String third = current.replaceAll(",\"encoding\":\\{[^}]*\\}", "").replace("SIERRA_LITE", "ERROR");
+        assertThat(third).doesNotContain("encoding").contains("\"dither\":\"ERROR\"");
+        return third;
     }
 
     @Test

@@ -1,0 +1,189 @@
+package dobbin.gif;
+
+import dobbin.raster.Bounds;
+import dobbin.raster.Size;
+
+/**
+ * Where a frame differs from what viewers see, so that it must be drawn.
+ *
+ * <p>With a tolerance, a pixel is held although it differs where no channel is off by more than the tolerance allows and
+ * the differences around it cancel out: noise does, a slow drift does not, and is drawn. What is compared with is always
+ * the color that was last drawn there, so that nothing adds up from frame to frame.
+ */
+final class Change {
+    private static final int TILE_WIDTH = 8;
+    private static final int TILE_HEIGHT = 4;
+    private static final int TILE_AREA = TILE_WIDTH * TILE_HEIGHT;
+    /** Where more of a tile than this changed for good, the rest of it is not noise either. */
+    private static final int RESTLESS = 10;
+    /** A tolerance of 20 (percent) lets a channel be off by 6, and a tile's mean by 1.2, of 255. */
+    private static final float CHANNEL_PER_TOLERANCE = 0.3f;
+
+    private static final float MEAN_PER_CHANNEL = 0.2f;
+    private static final byte HELD = 1;
+    private static final byte DRAWN = 0;
+    private static final byte UNDECIDED = 2;
+
+    private final int[] shown;
+    private final int[] wanted;
+    private final int width;
+    private final int height;
+    private final int channelLimit;
+    private final float meanLimit;
+    private final byte[] held;
+    private int drawn;
+    private boolean exact = true;
+    private int left;
+    private int top;
+    private int right;
+    private int bottom;
+    private Bounds vanishing = new Bounds(0, 0, 0, 0);
+
+    private Change(int[] shown, int[] wanted, Size size, int tolerance) {
+        this.shown = shown;
+        this.wanted = wanted;
+        this.width = size.width();
+        this.height = size.height();
+        this.channelLimit = (int) (tolerance * CHANNEL_PER_TOLERANCE);
+        this.meanLimit = channelLimit * MEAN_PER_CHANNEL;
+        this.held = new byte[shown.length];
+        this.left = width;
+        this.top = height;
+    }
+
+    /**
+     * @param shown what viewers see, opaque colors or 0
+     * @param wanted what they shall see
+     * @param tolerance 0 to 100
+     */
+    static Change between(int[] shown, int[] wanted, Size size, int tolerance) {
+        Change change = new Change(shown, wanted, size, tolerance);
+        for (int y = 0; y < change.height; y += TILE_HEIGHT) {
+            for (int x = 0; x < change.width; x += TILE_WIDTH) {
+                change.tile(x, y, Math.min(x + TILE_WIDTH, change.width), Math.min(y + TILE_HEIGHT, change.height));
+            }
+        }
+        return change;
+    }
+
+    /** @return for each pixel 1 where it is held, else 0 */
+    byte[] held() {
+        return held;
+    }
+
+    /** @return how many pixels must be drawn */
+    int drawn() {
+        return drawn;
+    }
+
+    /** @return whether all that is held is the same to the last bit */
+    boolean exact() {
+        return exact;
+    }
+
+    /** @return the box of what must be drawn; empty where nothing must */
+    Bounds box() {
+        return drawn == 0 ? new Bounds(0, 0, 0, 0) : new Bounds(left, top, right, bottom);
+    }
+
+    /** @return the box of what must become transparent, which drawing cannot do; empty where nothing must */
+    Bounds vanishing() {
+        return vanishing;
+    }
+
+    private void tile(int x0, int y0, int x1, int y1) {
+        int undecided = 0;
+        int restless = 0;
+        int red = 0;
+        int green = 0;
+        int blue = 0;
+        for (int y = y0; y < y1; y++) {
+            for (int at = y * width + x0, end = y * width + x1; at < end; at++) {
+                int is = shown[at];
+                int shall = wanted[at];
+                if (is == shall) {
+                    held[at] = HELD;
+                    continue;
+                }
+                if (restless > RESTLESS || is == 0 || shall == 0) {
+                    if (shall == 0) {
+                        vanish(at);
+                    }
+                    restless++;
+                    continue;
+                }
+                int dr = (shall >> 16 & 0xFF) - (is >> 16 & 0xFF);
+                int dg = (shall >> 8 & 0xFF) - (is >> 8 & 0xFF);
+                int db = (shall & 0xFF) - (is & 0xFF);
+                if (Math.max(Math.abs(dr), Math.max(Math.abs(dg), Math.abs(db))) > channelLimit) {
+                    restless++;
+                    continue;
+                }
+                held[at] = UNDECIDED;
+                undecided++;
+                red += dr;
+                green += dg;
+                blue += db;
+            }
+        }
+        int pixels = (x1 - x0) * (y1 - y0);
+        if (undecided > 0) {
+            boolean hold = restless <= RESTLESS && isNoise(red, green, blue, pixels - restless);
+            decide(x0, y0, x1, y1, hold);
+            restless += hold ? 0 : undecided;
+        }
+        if (restless == pixels) {
+            drawn += pixels;
+            extend(x0, y0, x1, y1);
+        } else if (restless > 0) {
+            look(x0, y0, x1, y1);
+        }
+    }
+
+    /** The mean of fewer pixels strays more. */
+    private boolean isNoise(int red, int green, int blue, int pixels) {
+        double limit = meanLimit * Math.sqrt((double) TILE_AREA * pixels);
+        return Math.abs(red) <= limit && Math.abs(green) <= limit && Math.abs(blue) <= limit;
+    }
+
+    private void decide(int x0, int y0, int x1, int y1, boolean hold) {
+        exact &= !hold;
+        for (int y = y0; y < y1; y++) {
+            for (int at = y * width + x0, end = y * width + x1; at < end; at++) {
+                if (held[at] == UNDECIDED) {
+                    held[at] = hold ? HELD : DRAWN;
+                }
+            }
+        }
+    }
+
+    private void look(int x0, int y0, int x1, int y1) {
+        for (int y = y0; y < y1; y++) {
+            for (int x = x0; x < x1; x++) {
+                if (held[y * width + x] == DRAWN) {
+                    drawn++;
+                    extend(x, y, x + 1, y + 1);
+                }
+            }
+        }
+    }
+
+    private void extend(int x0, int y0, int x1, int y1) {
+        left = Math.min(left, x0);
+        top = Math.min(top, y0);
+        right = Math.max(right, x1);
+        bottom = Math.max(bottom, y1);
+    }
+
+    private void vanish(int at) {
+        int x = at % width;
+        int y = at / width;
+        vanishing = vanishing.isEmpty()
+                ? new Bounds(x, y, x + 1, y + 1)
+                : new Bounds(
+                        Math.min(vanishing.left(), x),
+                        Math.min(vanishing.top(), y),
+                        Math.max(vanishing.right(), x + 1),
+                        Math.max(vanishing.bottom(), y + 1));
+    }
+}

@@ -1,0 +1,25 @@
+package dobbin.gif;
+
+import dobbin.raster.Bounds;
+
+/**
+ * What of a frame must be drawn.
+ *
+ * @param box the part of the screen that is drawn
+ * @param heldPixels for each pixel of the whole screen, 1 where what is there already stays, else 0; never changed
+ * @param exactlyHeld whether all held pixels are the frame's own to the last bit
+ * @param drawn how many pixels of the box are not held
+ */
+record FramePlan(Bounds box, byte[] heldPixels, boolean exactlyHeld, int drawn, Disposal disposal) {
+    int area() {
+        return box.width() * box.height();
+    }
+
+    int held() {
+        return area() - drawn;
+    }
+
+    boolean hasHeld() {
+        return held() > 0;
+    }
+}

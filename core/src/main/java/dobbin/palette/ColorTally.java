@@ -1,0 +1,128 @@
+package dobbin.palette;
+
+import dobbin.color.LinearLight;
+import dobbin.color.Oklab;
+import dobbin.raster.Raster;
+import java.util.Arrays;
+
+/**
+ * Counts the colors of a picture in 2^18 bins, 6 bits a channel, that keep the mean of what fell in.
+ *
+ * <p>A pixel counts for less where the picture is busy: a wrong color is seen in a sky and lost in a hedge. Of large
+ * pictures every so many pixels are taken. Scratch memory is reused from picture to picture; for one thread at a time.
+ */
+public final class ColorTally {
+    static final int BINS = 1 << 18;
+
+    private static final int TRANSPARENT = 0;
+    private static final int ENOUGH_PIXELS = 40_000;
+    /** Four differences of 0 to 255 from the neighbors before. */
+    private static final int BUSIEST = 4 * 255;
+    /** Differences that halve what a pixel counts. */
+    private static final float HALVING = 3f;
+
+    private static final float[] WEIGHTS = new float[BUSIEST + 1];
+
+    static {
+        for (int busy = 0; busy <= BUSIEST; busy++) {
+            WEIGHTS[busy] = 1 / (1 + busy / HALVING);
+        }
+    }
+
+    private final float[] linear = LinearLight.table();
+    private final float[] weights = new float[BINS];
+    private final float[] reds = new float[BINS];
+    private final float[] greens = new float[BINS];
+    private final float[] blues = new float[BINS];
+    private int[] touched = new int[4096];
+    private int occupied;
+
+    /** @param picture pixels opaque or 0: those are transparent and no color */
+    public ColorCloud count(Raster picture) {
+        int[] argb = picture.argb();
+        ExactColors exact = new ExactColors();
+        boolean transparentSeen = countExactly(argb, exact);
+        int step = Math.max(1, argb.length / ENOUGH_PIXELS);
+        for (int y = 0; y < picture.height(); y++) {
+            row(argb, picture.width(), y, y * 7 % step, step);
+        }
+        return cloud(exact, transparentSeen);
+    }
+
+    private static boolean countExactly(int[] argb, ExactColors exact) {
+        boolean transparentSeen = false;
+        int run = 0;
+        for (int i = 0; i < argb.length; i++) {
+            run++;
+            if (i + 1 < argb.length && argb[i + 1] == argb[i]) {
+                continue;
+            }
+            if (argb[i] == TRANSPARENT) {
+                transparentSeen = true;
+            } else if (!exact.full()) {
+                exact.add(argb[i] & 0xFFFFFF, run);
+            }
+            run = 0;
+        }
+        return transparentSeen;
+    }
+
+    private void row(int[] argb, int width, int y, int firstX, int step) {
+        int start = y * width;
+        int above = y > 0 ? -width : 0;
+        for (int x = firstX; x < width; x += step) {
+            int pixel = argb[start + x];
+            if (pixel == TRANSPARENT) {
+                continue;
+            }
+            int before = argb[start + Math.max(0, x - 1)];
+            int over = argb[start + above + x];
+            int red = pixel >> 16 & 0xFF;
+            int green = pixel >> 8 & 0xFF;
+            int blue = pixel & 0xFF;
+            int busy = Math.abs(green - (before >> 8 & 0xFF))
+                    + Math.abs(green - (over >> 8 & 0xFF))
+                    + Math.abs(red - (before >> 16 & 0xFF))
+                    + Math.abs(blue - (over & 0xFF));
+            add((red >> 2) << 12 | (green >> 2) << 6 | blue >> 2, WEIGHTS[busy], red, green, blue);
+        }
+    }
+
+    private void add(int bin, float weight, int red, int green, int blue) {
+        if (weights[bin] == 0) {
+            if (occupied == touched.length) {
+                touched = Arrays.copyOf(touched, 2 * occupied);
+            }
+            touched[occupied++] = bin;
+        }
+        weights[bin] += weight;
+        reds[bin] += weight * red;
+        greens[bin] += weight * green;
+        blues[bin] += weight * blue;
+    }
+
+    private ColorCloud cloud(ExactColors exact, boolean transparentSeen) {
+        int[] bins = Arrays.copyOf(touched, occupied);
+        float[] points = new float[3 * occupied];
+        float[] kept = new float[occupied];
+        for (int i = 0; i < occupied; i++) {
+            int bin = bins[i];
+            float weight = weights[bin];
+            kept[i] = weight;
+            Oklab.fromLinear(
+                    light(reds[bin] / weight), light(greens[bin] / weight), light(blues[bin] / weight), points, 3 * i);
+            weights[bin] = 0;
+            reds[bin] = 0;
+            greens[bin] = 0;
+            blues[bin] = 0;
+        }
+        occupied = 0;
+        return new ColorCloud(bins, points, kept, exact, transparentSeen);
+    }
+
+    /** Between two entries of the table: a bin's mean is seldom a whole number. */
+    private float light(float srgb) {
+        int below = Math.min(254, (int) srgb);
+        return linear[below] + (srgb - below) * (linear[below + 1] - linear[below]);
+    }
+}

@@ -1,0 +1,54 @@
+package dobbin.reel;
+
+import dobbin.dither.Dithering;
+import dobbin.palette.PaletteChoice;
+import java.util.List;
+
+/**
+ * The finer settings of a delivered file.
+ *
+ * @param ditherAmount percent, 0 to 100
+ * @param tolerance percent, 0 to 100: how much change is left out that is hardly seen, from frame to frame and along a
+ *     row; 0 keeps every pixel as the palette has it
+ * @param alphaCutoff pixels at least this opaque are drawn, 1 to 255: a GIF pixel is there or it is not
+ * @param keptColors colors that must stay exact, six hexadecimal digits each, at most 64
+ * @param comment what the file says of itself, or empty
+ */
+public record Encoding(
+        int ditherAmount,
+        PaletteChoice palette,
+        int tolerance,
+        int alphaCutoff,
+        List<String> keptColors,
+        String comment) {
+    public static final int USUAL_TOLERANCE = 20;
+
+    private static final int MAX_KEPT_COLORS = 64;
+    private static final int MAX_COMMENT_LENGTH = 1_000;
+
+    public static final Encoding USUAL =
+            new Encoding(Dithering.USUAL_AMOUNT, PaletteChoice.AUTO, USUAL_TOLERANCE, 128, List.of(), "");
+
+    public Encoding {
+        Ranges.check("ditherAmount", ditherAmount, 0, 100);
+        if (palette == null) {
+            throw new OutOfRange("palette", "must be given");
+        }
+        Ranges.check("tolerance", tolerance, 0, 100);
+        Ranges.check("alphaCutoff", alphaCutoff, 1, 255);
+        keptColors = keptColors == null ? List.of() : List.copyOf(keptColors);
+        Ranges.check("keptColors", keptColors.size(), 0, MAX_KEPT_COLORS);
+        keptColors.forEach(color -> Ranges.checkColor("keptColors", color));
+        comment = comment == null ? "" : comment.strip();
+        if (comment.length() > MAX_COMMENT_LENGTH) {
+            throw new OutOfRange("comment", "must have at most " + MAX_COMMENT_LENGTH + " characters");
+        }
+    }
+
+    /** @return the kept colors as numbers, 0xRRGGBB */
+    public int[] keptRgb() {
+        return keptColors.stream()
+                .mapToInt(color -> Integer.parseInt(color, 16))
+                .toArray();
+    }
+}

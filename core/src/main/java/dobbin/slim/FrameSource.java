@@ -1,0 +1,62 @@
+package dobbin.slim;
+
+import dobbin.raster.Raster;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
+import java.util.concurrent.Executor;
+import java.util.function.IntFunction;
+
+/**
+ * The drawn frames of a loop, wanted twice: to count their colors and to encode them. Short loops are kept in between,
+ * long ones drawn again.
+ */
+final class FrameSource {
+    /** 48 MB of pixels: a minute's work for nobody, and no trouble for a small heap. */
+    private static final long KEPT_PIXELS = 12_000_000;
+
+    private static final int AHEAD = 2 * Runtime.getRuntime().availableProcessors();
+
+    private final IntFunction<Raster> drawing;
+    private final Raster[] kept;
+
+    FrameSource(int frames, long pixelsOfAFrame, IntFunction<Raster> drawing) {
+        this.drawing = drawing;
+        this.kept = frames * pixelsOfAFrame <= KEPT_PIXELS ? new Raster[frames] : null;
+    }
+
+    /** @return the frame, drawn where it is not kept; different frames may be asked for by different threads */
+    Raster get(int frame) {
+        if (kept == null) {
+            return drawing.apply(frame);
+        }
+        if (kept[frame] == null) {
+            kept[frame] = drawing.apply(frame);
+        }
+        return kept[frame];
+    }
+
+    /** Takes each frame in order; the next few are drawn ahead of it. */
+    void inOrder(int frames, Executor executor, Taker taker) throws IOException {
+        List<CompletableFuture<Raster>> drawn = new ArrayList<>();
+        for (int frame = 0; frame < frames; frame++) {
+            while (drawn.size() < Math.min(frames, frame + AHEAD)) {
+                int next = drawn.size();
+                drawn.add(CompletableFuture.supplyAsync(() -> get(next), executor));
+            }
+            Raster raster;
+            try {
+                raster = drawn.set(frame, null).join();
+            } catch (CompletionException e) {
+                throw e.getCause() instanceof RuntimeException cause ? cause : e;
+            }
+            taker.take(frame, raster);
+        }
+    }
+
+    interface Taker {
+        void take(int frame, Raster raster) throws IOException;
+    }
+}

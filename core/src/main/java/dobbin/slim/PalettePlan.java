@@ -1,0 +1,129 @@
+package dobbin.slim;
+
+import dobbin.palette.ColorCloud;
+import dobbin.palette.NearestColor;
+import dobbin.palette.Palette;
+import dobbin.palette.PaletteBuilder;
+import dobbin.palette.PaletteChoice;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+
+/**
+ * Which palette each frame has.
+ *
+ * @param ofFrames one a frame, the same object where it is shared
+ * @param exact whether they hold every color there is
+ */
+record PalettePlan(List<Palette> ofFrames, boolean exact) {
+    /** Below this mean distance in Oklab one palette is as good as anyone can see. */
+    private static final double UNSEEN = 0.005;
+    /** Palettes of their own must bring frames at least this much nearer to pay. */
+    private static final double WORTH_IT = 0.8;
+    /** A palette is kept for the next frame while it is not worse than a new one by more than this. */
+    private static final double STILL_GOOD = 1.15;
+    /** How many frames are looked at before every frame's palette is worked out. */
+    private static final int PROBES = 5;
+
+    /**
+     * @param clouds the colors of each frame
+     * @param entries of a palette, 2 to 256
+     * @param kept colors that every palette must hold
+     */
+    record Wanted(List<ColorCloud> clouds, PaletteChoice choice, int entries, int[] kept, boolean forDithering) {
+        Palette of(ColorCloud cloud, boolean transparent) {
+            return PaletteBuilder.build(cloud, entries, transparent, kept, forDithering);
+        }
+    }
+
+    static PalettePlan of(Wanted wanted, FrameWork work) {
+        ColorCloud all = ColorCloud.joined(wanted.clouds);
+        // A loop needs the entry for what stays the same from frame to frame, unless it costs the last exact color.
+        boolean useful = wanted.clouds.size() > 1 && all.distinct() != wanted.entries;
+        boolean transparent = all.transparentSeen() || useful;
+        Palette one = wanted.of(all, transparent);
+        boolean exact = holdsAll(one, all);
+        if (wanted.choice == PaletteChoice.LOOP
+                || wanted.clouds.size() == 1
+                || exact && wanted.choice == PaletteChoice.AUTO) {
+            return shared(one, wanted, exact);
+        }
+        if (wanted.choice == PaletteChoice.FRAME) {
+            List<Palette> own = work.each(wanted.clouds, cloud -> wanted.of(cloud, true));
+            return new PalettePlan(
+                    own, IntStream.range(0, own.size()).allMatch(i -> holdsAll(own.get(i), wanted.clouds.get(i))));
+        }
+        if (isGoodEnough(one, all, wanted, work)) {
+            return shared(one, wanted, false);
+        }
+        return new PalettePlan(whereItPays(wanted, work), false);
+    }
+
+    /** @return the palette of the file, which frames need not bring */
+    Palette ofFile() {
+        return ofFrames.get(0);
+    }
+
+    int palettes() {
+        return (int) ofFrames.stream().map(System::identityHashCode).distinct().count();
+    }
+
+    /** @return entries of the largest palette, a transparent one included */
+    int colors() {
+        return ofFrames.stream().mapToInt(Palette::entries).max().orElseThrow();
+    }
+
+    private static PalettePlan shared(Palette one, Wanted wanted, boolean exact) {
+        return new PalettePlan(wanted.clouds.stream().map(cloud -> one).toList(), exact);
+    }
+
+    private static boolean holdsAll(Palette palette, ColorCloud cloud) {
+        if (cloud.distinct() > Palette.MAX_ENTRIES) {
+            return false;
+        }
+        Set<Integer> held = Arrays.stream(palette.colors()).boxed().collect(Collectors.toCollection(HashSet::new));
+        return Arrays.stream(cloud.distinctColors()).allMatch(held::contains);
+    }
+
+    private static boolean isGoodEnough(Palette one, ColorCloud all, Wanted wanted, FrameWork work) {
+        if (all.meanDistance(new NearestColor(one)) < UNSEEN) {
+            return true;
+        }
+        int frames = wanted.clouds.size();
+        List<ColorCloud> probes = IntStream.range(0, Math.min(PROBES, frames))
+                .mapToObj(i ->
+                        wanted.clouds.get((int) ((long) i * (frames - 1) / Math.max(1, Math.min(PROBES, frames) - 1))))
+                .toList();
+        List<double[]> distances = work.each(probes, cloud -> new double[] {
+            cloud.meanDistance(new NearestColor(one)), cloud.meanDistance(new NearestColor(wanted.of(cloud, true)))
+        });
+        double shared = distances.stream().mapToDouble(each -> each[0]).sum();
+        double own = distances.stream().mapToDouble(each -> each[1]).sum();
+        return own > WORTH_IT * shared;
+    }
+
+    private static List<Palette> whereItPays(Wanted wanted, FrameWork work) {
+        record Own(Palette palette, double distance) {}
+        Function<ColorCloud, Own> own = cloud -> {
+            Palette palette = wanted.of(cloud, true);
+            return new Own(palette, cloud.meanDistance(new NearestColor(palette)));
+        };
+        List<Own> owns = work.each(wanted.clouds, own);
+        List<Palette> chosen = new ArrayList<>();
+        NearestColor current = null;
+        for (int i = 0; i < owns.size(); i++) {
+            boolean keeps =
+                    current != null && wanted.clouds.get(i).meanDistance(current) <= STILL_GOOD * owns.get(i).distance;
+            if (!keeps) {
+                current = new NearestColor(owns.get(i).palette);
+            }
+            chosen.add(keeps ? chosen.get(i - 1) : owns.get(i).palette);
+        }
+        return chosen;
+    }
+}
