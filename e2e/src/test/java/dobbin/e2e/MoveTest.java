@@ -199,7 +199,8 @@ class MoveTest {
                 async () => {
                   const path = '/api/reels/' + location.pathname.split('/')[2]
                   const { revision } = await (await fetch(path)).json()
-                  const edit = { type: 'setDelivery', width: 240, colors: 256, dither: 'NONE', matte: '' }
+                  const edit = { type: 'setDelivery', width: 240, colors: 256, dither: 'NONE', matte: '',
+                    encoding: { ditherAmount: 85, palette: 'AUTO', tolerance: 20, alphaCutoff: 128, keptColors: [], comment: '' } }
                   await fetch(path + '/edits', { method: 'POST', headers: { 'Content-Type': 'application/json' },
                     body: JSON.stringify({ base: revision, edit }) })
                 }""");

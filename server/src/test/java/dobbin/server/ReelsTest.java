@@ -17,6 +17,9 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 class ReelsTest {
+    private static final String ENCODING =
+            "{'ditherAmount':85,'palette':'AUTO','tolerance':20,'alphaCutoff':128,'keptColors':[],'comment':''}";
+
     private static final int NIGHT = 0xFF101830;
     private static final int DAWN = 0xFFE06848;
     private static final int DAY = 0xFF9CC3E0;
@@ -98,8 +101,8 @@ class ReelsTest {
         assertThat(gone.json().get("current")).isEqualTo(now);
         Answer settings = server.edit(
                 old,
-                "{'type':'setDelivery','width':20,'colors':9,'dither':'NONE','matte':'','encoding':null}"
-                        .replace('\'', '"'));
+                "{'type':'setDelivery','width':20,'colors':9,'dither':'NONE','matte':'','encoding':" + ENCODING
+                        + "}".replace('\'', '"'));
         assertThat(settings.status()).as("it states all settings at once").isEqualTo(409);
         assertThat(server.post(path(old) + "/undo", base(old)).status())
                 .as("what is undone must be what was seen")
@@ -262,9 +265,12 @@ class ReelsTest {
                 "{'type':'setDelay','frames':[1],'delayMillis':99999999999} | 400 | delayMillis",
                 "{'type':'setDelay','frames':[1],'delayMillis':12.5} | 400 | delayMillis must be a whole number",
                 "{'type':'setDelay','frames':[1]} | 400 | delayMillis must be a whole number",
-                "{'type':'setDelivery','width':0,'colors':64,'dither':'NONE','matte':'','encoding':null} | 422 | width must be from 1 to 1,600",
-                "{'type':'setDelivery','width':90,'colors':64,'dither':'SOME','matte':'','encoding':null} | 400 | dither cannot be read",
-                "{'type':'setDelivery','width':90,'colors':1,'dither':'NONE','matte':'','encoding':null} | 422 | colors must be from 2 to 256",
+                "{'type':'setDelivery','width':0,'colors':64,'dither':'NONE','matte':'','encoding':" + ENCODING
+                        + "} | 422 | width must be from 1 to 1,600",
+                "{'type':'setDelivery','width':90,'colors':64,'dither':'SOME','matte':'','encoding':" + ENCODING
+                        + "} | 400 | dither cannot be read",
+                "{'type':'setDelivery','width':90,'colors':1,'dither':'NONE','matte':'','encoding':" + ENCODING
+                        + "} | 422 | colors must be from 2 to 256",
                 "{'type':'setPlays','times':-1} | 422 | plays must be from 0 to 1,000",
                 "{'type':'moveFrames','frames':[77],'after':0} | 422 | frames name 1 that are no longer in this reel",
                 "{'type':'burn'} | 400 | edit cannot be read",
