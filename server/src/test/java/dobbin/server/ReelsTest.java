@@ -101,8 +101,8 @@ class ReelsTest {
         assertThat(gone.json().get("current")).isEqualTo(now);
         Answer settings = server.edit(
                 old,
-                "{'type':'setDelivery','width':20,'colors':9,'dither':'NONE','matte':'','encoding':" + ENCODING
-                        + "}".replace('\'', '"'));
+                ("{'type':'setDelivery','width':20,'colors':9,'dither':'NONE','matte':'','encoding':" + ENCODING + "}")
+                        .replace('\'', '"'));
         assertThat(settings.status()).as("it states all settings at once").isEqualTo(409);
         assertThat(server.post(path(old) + "/undo", base(old)).status())
                 .as("what is undone must be what was seen")
