@@ -22,6 +22,9 @@ import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.Executor;
 import java.util.concurrent.ForkJoinPool;
+import org.openjdk.jmh.runner.Runner;
+import org.openjdk.jmh.runner.RunnerException;
+import org.openjdk.jmh.runner.options.OptionsBuilder;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
@@ -68,6 +71,9 @@ final class Bench implements Callable<Integer> {
     @Option(names = "--seconds", paramLabel = "N", description = "no further run is begun after (30, or BENCH_BUDGET)")
     private int seconds = setting("BENCH_BUDGET", 30);
 
+    @Option(names = "--stages", description = "times each stage by itself on drawn photographs, and nothing else")
+    private boolean stages;
+
     /** The line that is printed: medians; seconds where nothing else is said, memory in kilobytes, of the whole process. */
     private record Measured(
             int frames,
@@ -87,7 +93,14 @@ final class Bench implements Callable<Integer> {
     private record Loop(Reel reel, Pictures pictures) {}
 
     @Override
-    public Integer call() throws IOException {
+    public Integer call() throws IOException, RunnerException {
+        if (stages) {
+            new Runner(new OptionsBuilder()
+                            .include(StageBenchmarks.class.getName())
+                            .build())
+                    .run();
+            return 0;
+        }
         Loop loop = folder == null ? drawn() : read();
         Meter meter = new Meter();
         Slim slim = new Slim(threads == 1 ? (Executor) Runnable::run : ForkJoinPool.commonPool(), meter);

@@ -1,7 +1,7 @@
 package dobbin.cli;
 
 import dobbin.gif.Disposal;
-import dobbin.gif.FrameWeight;
+import dobbin.gif.EncodedFrame;
 import dobbin.raster.Bounds;
 import dobbin.slim.Delivered;
 import java.io.PrintWriter;
@@ -14,20 +14,20 @@ final class FrameReport {
         out.println(palettes(file));
         out.printf("%9s %9s  %-22s %8s  %s%n", "frames", "bytes", "box", "drawn", "why");
         int frames = 0;
-        for (FrameWeight weight : file.weights()) {
-            Bounds box = weight.box();
-            String range = weight.frames() == 1
-                    ? String.valueOf(weight.first() + 1)
-                    : weight.first() + 1 + "-" + (weight.first() + weight.frames());
+        for (EncodedFrame frame : file.stored()) {
+            Bounds box = frame.stored().box();
+            String range = frame.frames() == 1
+                    ? String.valueOf(frame.first() + 1)
+                    : frame.first() + 1 + "-" + (frame.first() + frame.frames());
             String where = box.width() + " x " + box.height() + " at " + box.left() + ", " + box.top();
             out.printf(
                     "%9s %,9d  %-22s %7.1f%%  %s%n",
                     range,
-                    weight.bytes(),
+                    frame.stored().bytes(),
                     where,
-                    100.0 * weight.drawn() / file.size().area(),
-                    why(weight));
-            frames += weight.bytes();
+                    100.0 * frame.stored().drawn() / file.size().area(),
+                    why(frame));
+            frames += frame.stored().bytes();
         }
         out.printf("%9s %,9d  header, palette and loop%n", "", file.bytes().length - frames);
         out.flush();
@@ -43,19 +43,19 @@ final class FrameReport {
                 : file.palettes() + " palettes of up to " + colors + ": the colors change too much for one.";
     }
 
-    private static String why(FrameWeight weight) {
+    private static String why(EncodedFrame frame) {
         StringBuilder why = new StringBuilder();
-        if (weight.frames() > 1) {
-            why.append(weight.frames()).append(" frames that look the same; ");
+        if (frame.frames() > 1) {
+            why.append(frame.frames()).append(" frames that look the same; ");
         }
-        why.append(weight.first() == 0 ? "all of it is new" : "only what changed");
-        if (weight.ownPalette()) {
+        why.append(frame.first() == 0 ? "all of it is new" : "only what changed");
+        if (frame.stored().own() != null) {
             why.append("; has its own palette");
         }
-        if (weight.disposal() == Disposal.CLEAR) {
+        if (frame.stored().disposal() == Disposal.CLEAR) {
             why.append("; cleared, since something vanishes after it");
         }
-        if (weight.disposal() == Disposal.PUT_BACK) {
+        if (frame.stored().disposal() == Disposal.PUT_BACK) {
             why.append("; put back, since what it covers comes again");
         }
         return why.toString();

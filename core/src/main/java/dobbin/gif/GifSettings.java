@@ -26,6 +26,10 @@ public record GifSettings(
         tolerance = exact ? 0 : tolerance;
     }
 
+    public GifSettings withPlaysAndComment(int newPlays, String newComment) {
+        return new GifSettings(palette, exact, onePalette, dithering, tolerance, newPlays, newComment);
+    }
+
     /** @return whether the same color becomes the same index in every frame */
     boolean repeatable() {
         return exact || onePalette && !dithering.mixes();

@@ -13,15 +13,9 @@ final class GifWriter {
     private static final int EIGHT_BITS_A_CHANNEL = 0x70;
 
     private final OutputStream out;
-    private long written;
 
     GifWriter(OutputStream out) {
         this.out = out;
-    }
-
-    /** @return how many bytes are written so far */
-    long written() {
-        return written;
     }
 
     /**
@@ -120,14 +114,12 @@ final class GifWriter {
             int length = Math.min(MAX_SUB_BLOCK, data.length - at);
             unsignedByte(length);
             out.write(data, at, length);
-            written += length;
         }
         unsignedByte(0);
     }
 
     private void text(String ascii) throws IOException {
         out.write(ascii.getBytes(StandardCharsets.US_ASCII));
-        written += ascii.length();
     }
 
     private void unsignedShort(int value) throws IOException {
@@ -137,6 +129,5 @@ final class GifWriter {
 
     private void unsignedByte(int value) throws IOException {
         out.write(value);
-        written++;
     }
 }

@@ -49,6 +49,20 @@ public final class Looks {
         return name("delivery-2 " + reel.delivery() + '\n' + loop(reel));
     }
 
+    /**
+     * @return the name of what would be delivered but for delays and plays, which can be changed without encoding again
+     * @param mayMerge whether frames that look the same may become one
+     */
+    public static String ofEncoding(Reel reel, boolean mayMerge) {
+        StringBuilder inputs =
+                new StringBuilder("encoding-1 ").append(mayMerge).append(' ').append(reel.delivery());
+        Tracks tracks = new Tracks(reel.frames());
+        for (Frame frame : reel.loop()) {
+            inputs.append('\n').append(drawing(reel, tracks, frame));
+        }
+        return name(inputs.toString());
+    }
+
     private static String drawing(Reel reel, Tracks tracks, Frame frame) {
         StringBuilder inputs =
                 new StringBuilder("drawing-3 ").append(reel.canvas()).append(' ');

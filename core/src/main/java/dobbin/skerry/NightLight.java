@@ -1,8 +1,9 @@
 package dobbin.skerry;
 
 import dobbin.dither.Dithering;
-import dobbin.gif.GifEncoder;
+import dobbin.gif.GifFile;
 import dobbin.gif.GifSettings;
+import dobbin.gif.LoopEncoder;
 import dobbin.palette.ColorCloud;
 import dobbin.palette.ColorTally;
 import dobbin.palette.Palette;
@@ -62,11 +63,11 @@ final class NightLight {
         ColorCloud colors = ColorCloud.joined(frames.stream().map(tally::count).toList());
         Palette palette = PaletteBuilder.build(colors, 128, true, new int[0], true);
         GifSettings settings = new GifSettings(palette, false, true, Dithering.USUAL, 0, 0, "");
+        LoopEncoder encoder = new LoopEncoder(SIZE, settings, Runnable::run);
+        frames.forEach(frame -> encoder.add(frame, palette, false));
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        try (GifEncoder encoder = new GifEncoder(bytes, SIZE, settings, Runnable::run)) {
-            for (int i = 0; i < frames.size(); i++) {
-                encoder.add(frames.get(i), palette, HUNDREDTHS[i]);
-            }
+        try {
+            GifFile.write(bytes, SIZE, settings, encoder.finish(), HUNDREDTHS);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

@@ -1,6 +1,6 @@
 package dobbin.slim;
 
-import dobbin.gif.FrameWeight;
+import dobbin.gif.EncodedFrame;
 import dobbin.raster.Size;
 import java.util.List;
 
@@ -12,7 +12,7 @@ import java.util.List;
  * @param colors entries of its largest palette, a transparent one included
  * @param palettes how many there are
  * @param exact whether every color is the drawn one
- * @param weights what each stored frame costs
+ * @param stored what the file stores of the frames
  */
 public record Delivered(
-        byte[] bytes, Size size, int frames, int colors, int palettes, boolean exact, List<FrameWeight> weights) {}
+        byte[] bytes, Size size, int frames, int colors, int palettes, boolean exact, List<EncodedFrame> stored) {}

@@ -1,7 +1,6 @@
 package dobbin.slim;
 
 import dobbin.raster.Raster;
-import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
@@ -39,7 +38,7 @@ final class FrameSource {
     }
 
     /** Takes each frame in order; the next few are drawn ahead of it. */
-    void inOrder(int frames, Executor executor, Taker taker) throws IOException {
+    void inOrder(int frames, Executor executor, Taker taker) {
         List<CompletableFuture<Raster>> drawn = new ArrayList<>();
         for (int frame = 0; frame < frames; frame++) {
             while (drawn.size() < Math.min(frames, frame + AHEAD)) {
@@ -57,6 +56,6 @@ final class FrameSource {
     }
 
     interface Taker {
-        void take(int frame, Raster raster) throws IOException;
+        void take(int frame, Raster raster);
     }
 }

@@ -1,7 +1,8 @@
 package dobbin.slim;
 
-import dobbin.gif.GifEncoder;
+import dobbin.gif.GifFile;
 import dobbin.gif.GifSettings;
+import dobbin.gif.LoopEncoder;
 import dobbin.palette.ColorCloud;
 import dobbin.palette.ColorTally;
 import dobbin.raster.Raster;
@@ -9,6 +10,7 @@ import dobbin.raster.Size;
 import dobbin.reel.Delivery;
 import dobbin.reel.Frame;
 import dobbin.reel.Reel;
+import dobbin.render.Looks;
 import dobbin.render.Pictures;
 import dobbin.render.Renderer;
 import dobbin.slim.Stages.Stage;
@@ -16,6 +18,7 @@ import dobbin.timing.Hundredths;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.Executor;
@@ -25,6 +28,8 @@ import java.util.stream.IntStream;
 public final class Slim {
     /** Each frame's colors are counted, and it is encoded. */
     private static final int PASSES = 2;
+    /** Header, global palette, loop and trailer. */
+    private static final int SPARE = 1024;
 
     private final Executor executor;
     private final Stages stages;
@@ -44,6 +49,16 @@ public final class Slim {
      * @throws java.util.concurrent.CancellationException from {@code progress}
      */
     public Delivered deliver(Reel reel, Pictures pictures, Progress progress) {
+        return file(encode(reel, (it, frame, size) -> Renderer.draw(it, frame, pictures, size), progress), reel);
+    }
+
+    /**
+     * Does all that takes time.
+     *
+     * @throws IllegalArgumentException where the reel has no frames in its loop
+     * @throws java.util.concurrent.CancellationException from {@code progress}
+     */
+    public Encoded encode(Reel reel, Drawing drawing, Progress progress) {
         List<Frame> frames = reel.loop();
         if (frames.isEmpty()) {
             throw new IllegalArgumentException("A reel without frames in its loop has no file");
@@ -56,12 +71,47 @@ public final class Slim {
                 frame -> stages.during(
                         Stage.DRAW,
                         () -> Matte.harden(
-                                Renderer.draw(reel, frames.get(frame), pictures, size),
+                                drawing.draw(reel, frames.get(frame), size),
                                 how.matte(),
                                 how.encoding().alphaCutoff())));
         FrameWork work = new FrameWork(executor, progress, PASSES * frames.size());
         PalettePlan palettes = palettes(source, frames.size(), how, work);
         return encode(source, reel, size, palettes, work);
+    }
+
+    /** @return the name of what {@link #encode} makes of the reel: where it is the same, so is that */
+    public static String nameOfEncoded(Reel reel) {
+        return Looks.ofEncoding(reel, mayMerge(reel));
+    }
+
+    /** Only in loops of many minutes could frames that are the same show for longer than one can be told to. */
+    private static boolean mayMerge(Reel reel) {
+        return Arrays.stream(Hundredths.apportion(reel.loopDelaysMillis()))
+                        .asLongStream()
+                        .sum()
+                <= GifFile.LONGEST_DELAY;
+    }
+
+    /** @param encoded of this reel, or of one that differs in nothing but delays, plays and comment */
+    public static Delivered file(Encoded encoded, Reel reel) {
+        GifSettings settings = encoded.settings()
+                .withPlaysAndComment(
+                        reel.plays().times(), reel.delivery().encoding().comment());
+        int[] hundredths = Hundredths.apportion(reel.loopDelaysMillis());
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream(encoded.bytes() + SPARE);
+        try {
+            GifFile.write(bytes, encoded.size(), settings, encoded.stored(), hundredths);
+        } catch (IOException e) {
+            throw new UncheckedIOException("Memory does not fail to be written to", e);
+        }
+        return new Delivered(
+                bytes.toByteArray(),
+                encoded.size(),
+                encoded.frames(),
+                encoded.colors(),
+                encoded.palettes(),
+                settings.exact(),
+                encoded.stored());
     }
 
     private PalettePlan palettes(FrameSource source, int frames, Delivery how, FrameWork work) {
@@ -89,8 +139,8 @@ public final class Slim {
                         work));
     }
 
-    private Delivered encode(FrameSource source, Reel reel, Size size, PalettePlan palettes, FrameWork work) {
-        int[] hundredths = Hundredths.apportion(reel.loopDelaysMillis());
+    private Encoded encode(FrameSource source, Reel reel, Size size, PalettePlan palettes, FrameWork work) {
+        int frames = reel.loop().size();
         Delivery how = reel.delivery();
         GifSettings settings = new GifSettings(
                 palettes.ofFile(),
@@ -100,28 +150,16 @@ public final class Slim {
                 how.encoding().tolerance(),
                 reel.plays().times(),
                 how.encoding().comment());
-        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         Executor timed = task -> executor.execute(() -> stages.during(Stage.DITHER, () -> {
             task.run();
             return null;
         }));
-        GifEncoder encoder;
-        try (GifEncoder writing = new GifEncoder(bytes, size, settings, timed)) {
-            encoder = writing;
-            source.inOrder(hundredths.length, executor, (frame, raster) -> {
-                work.begin();
-                writing.add(raster, palettes.ofFrames().get(frame), hundredths[frame]);
-            });
-        } catch (IOException e) {
-            throw new UncheckedIOException("Memory does not fail to be written to", e);
-        }
-        return new Delivered(
-                bytes.toByteArray(),
-                size,
-                hundredths.length,
-                palettes.colors(),
-                palettes.palettes(),
-                palettes.exact(),
-                encoder.weights());
+        boolean mayMerge = mayMerge(reel);
+        LoopEncoder encoder = new LoopEncoder(size, settings, timed);
+        source.inOrder(frames, executor, (frame, raster) -> {
+            work.begin();
+            encoder.add(raster, palettes.ofFrames().get(frame), mayMerge);
+        });
+        return new Encoded(size, frames, palettes.colors(), palettes.palettes(), settings, encoder.finish());
     }
 }

@@ -33,7 +33,7 @@ class ChangesTest {
     private static final int SEA = 0xFF204060;
     private static final int BOAT = 0xFFE0E0D0;
 
-    private record Encoded(byte[] file, List<FrameWeight> weights) {
+    private record Encoded(byte[] file, List<EncodedFrame> weights) {
         List<Raster> shown() throws GifFormatException {
             GifReader reader = GifReader.open(file, DecodeLimits.USUAL);
             List<Raster> shown = new ArrayList<>();
@@ -49,13 +49,11 @@ class ChangesTest {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         Size size = frames.get(0).size();
         GifSettings settings = new GifSettings(palette, exact, true, how, tolerance, 0, "");
-        GifEncoder encoder = new GifEncoder(out, size, settings, Runnable::run);
-        try (encoder) {
-            for (Raster frame : frames) {
-                encoder.add(frame, palette, 4);
-            }
-        }
-        return new Encoded(out.toByteArray(), encoder.weights());
+        LoopEncoder encoder = new LoopEncoder(size, settings, Runnable::run);
+        frames.forEach(frame -> encoder.add(frame, palette, true));
+        List<EncodedFrame> encoded = encoder.finish();
+        GifFile.write(out, size, settings, encoded, new int[frames.size()]);
+        return new Encoded(out.toByteArray(), encoded);
     }
 
     private static Encoded exactly(List<Raster> frames) throws IOException {
@@ -80,10 +78,10 @@ class ChangesTest {
         Encoded encoded = exactly(frames);
         assertThat(encoded.shown()).containsExactly(frames.get(0), frames.get(1));
         assertThat(encoded.weights())
-                .extracting(FrameWeight::box)
+                .extracting(weight -> weight.stored().box())
                 .containsExactly(Bounds.all(SIZE), new Bounds(3, 4, 10, 9));
-        assertThat(encoded.weights()).extracting(FrameWeight::frames).containsExactly(1, 2);
-        assertThat(encoded.weights().get(1).drawn()).isEqualTo(2 * 2 * 5);
+        assertThat(encoded.weights()).extracting(EncodedFrame::frames).containsExactly(1, 2);
+        assertThat(encoded.weights().get(1).stored().drawn()).isEqualTo(2 * 2 * 5);
     }
 
     @Test
@@ -95,8 +93,8 @@ class ChangesTest {
                 with(0, new Bounds(2, 2, 38, 28), SEA));
         Encoded encoded = exactly(frames);
         assertThat(encoded.shown()).isEqualTo(frames);
-        assertThat(encoded.weights().get(0).disposal()).isEqualTo(Disposal.CLEAR);
-        assertThat(encoded.weights().get(2).disposal()).isEqualTo(Disposal.KEEP);
+        assertThat(encoded.weights().get(0).stored().disposal()).isEqualTo(Disposal.CLEAR);
+        assertThat(encoded.weights().get(2).stored().disposal()).isEqualTo(Disposal.KEEP);
     }
 
     @Test
@@ -112,8 +110,8 @@ class ChangesTest {
         List<Raster> frames = List.of(ground, Raster.of(SIZE, covered), ground, Raster.of(SIZE, covered));
         Encoded encoded = exactly(frames);
         assertThat(encoded.shown()).isEqualTo(frames);
-        assertThat(encoded.weights().get(1).disposal()).isEqualTo(Disposal.PUT_BACK);
-        assertThat(encoded.weights().get(2).drawn()).isZero();
+        assertThat(encoded.weights().get(1).stored().disposal()).isEqualTo(Disposal.PUT_BACK);
+        assertThat(encoded.weights().get(2).stored().drawn()).isZero();
     }
 
     /** Noise of a camera on a tripod, within the tolerance; the sky of the last frame is all a little lighter. */
@@ -132,8 +130,8 @@ class ChangesTest {
         Palette palette = Palette.withTransparency(
                 IntStream.range(110, 135).map(v -> v * 0x010101).toArray());
         Encoded tolerant = encoded(frames, palette, false, Dithering.NONE, 20);
-        assertThat(tolerant.weights()).extracting(FrameWeight::frames).containsExactly(5, 1);
-        assertThat(tolerant.weights().get(1).drawn()).isGreaterThan((int) (SIZE.area() * 9 / 10));
+        assertThat(tolerant.weights()).extracting(EncodedFrame::frames).containsExactly(5, 1);
+        assertThat(tolerant.weights().get(1).stored().drawn()).isGreaterThan((int) (SIZE.area() * 9 / 10));
         assertThat(encoded(frames, palette, false, Dithering.NONE, 0).weights()).hasSize(6);
     }
 

@@ -8,7 +8,7 @@ import dobbin.edit.AddStills;
 import dobbin.edit.Edit;
 import dobbin.edit.NewStill;
 import dobbin.edit.SetDelivery;
-import dobbin.gif.FrameWeight;
+import dobbin.edit.SetPlays;
 import dobbin.gif.GifFrame;
 import dobbin.gif.GifReader;
 import dobbin.palette.PaletteChoice;
@@ -189,8 +189,8 @@ class SlimTest {
         Reel each = encodedWith(reel(moving), Dither.NONE, with(PaletteChoice.FRAME, 0, 128, List.of()));
         Delivered own = SLIM.deliver(each, pictures(moving), Progress.NONE);
         assertThat(own.palettes()).isEqualTo(8);
-        assertThat(own.weights())
-                .extracting(FrameWeight::ownPalette)
+        assertThat(own.stored())
+                .extracting(frame -> frame.stored().own() != null)
                 .containsExactly(false, true, true, true, true, true, true, true);
     }
 
@@ -249,8 +249,23 @@ class SlimTest {
     void theWeightsOfAllFramesAreTheFile() {
         List<Raster> rasters = SkerryPoint.sunrise(5, new Size(96, 64));
         Delivered delivered = SLIM.deliver(reel(rasters), pictures(rasters), Progress.NONE);
-        int frames = delivered.weights().stream().mapToInt(FrameWeight::bytes).sum();
+        int frames = delivered.stored().stream()
+                .mapToInt(frame -> frame.stored().bytes())
+                .sum();
         int header = 13 + 3 * 256 + 19;
         assertThat(delivered.bytes()).hasSize(header + frames + 1);
+    }
+
+    @Test
+    void delaysPlaysAndCommentChangeWithoutEncodingAgain() {
+        List<Raster> rasters = SkerryPoint.sunrise(4, new Size(60, 40));
+        Reel before = reel(rasters, 40, 40, 40, 40);
+        Drawing drawing = (it, frame, size) -> Renderer.draw(it, frame, pictures(rasters), size);
+        Encoded encoded = SLIM.encode(before, drawing, Progress.NONE);
+        Reel after = Edit.apply(new SetPlays(3), reel(rasters, 100, 20, 1000, 70));
+        after = encodedWith(
+                after, Dither.SIERRA_LITE, new Encoding(85, PaletteChoice.AUTO, 20, 128, List.of(), "Tide"));
+        assertThat(Slim.file(encoded, after).bytes())
+                .isEqualTo(SLIM.deliver(after, pictures(rasters), Progress.NONE).bytes());
     }
 }

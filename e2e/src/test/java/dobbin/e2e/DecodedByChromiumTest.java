@@ -4,8 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
 import dobbin.dither.Dithering;
-import dobbin.gif.GifEncoder;
+import dobbin.gif.GifFile;
 import dobbin.gif.GifSettings;
+import dobbin.gif.LoopEncoder;
 import dobbin.palette.Palette;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
@@ -16,6 +17,7 @@ import java.util.Base64;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -90,11 +92,10 @@ class DecodedByChromiumTest {
     private static byte[] written(Size size, Palette palette, List<byte[]> frames, int plays) throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         GifSettings settings = new GifSettings(palette, true, true, Dithering.NONE, 0, plays, "");
-        try (GifEncoder encoder = new GifEncoder(out, size, settings, Runnable::run)) {
-            for (int i = 0; i < frames.size(); i++) {
-                encoder.add(shown(frames.get(i), size, palette), palette, 10 + i);
-            }
-        }
+        LoopEncoder encoder = new LoopEncoder(size, settings, Runnable::run);
+        frames.forEach(frame -> encoder.add(shown(frame, size, palette), palette, false));
+        int[] hundredths = IntStream.range(10, 10 + frames.size()).toArray();
+        GifFile.write(out, size, settings, encoder.finish(), hundredths);
         return out.toByteArray();
     }
 

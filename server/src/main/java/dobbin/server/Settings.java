@@ -17,6 +17,7 @@ import org.springframework.util.unit.DataSize;
  * @param pictureCache memory for decoded pictures
  * @param renderCache memory for drawn frames
  * @param deliveryCache memory for encoded files
+ * @param frameCache memory for frames as they were drawn for the file
  * @param allowedHosts names this server answers to; others are refused, so that no foreign page can reach it by a name
  *     of its own
  */
@@ -31,6 +32,7 @@ public record Settings(
         DataSize pictureCache,
         DataSize renderCache,
         DataSize deliveryCache,
+        DataSize frameCache,
         List<String> allowedHosts) {
 
     public DecodeLimits decodeLimits() {
