@@ -21,7 +21,7 @@ import org.springframework.stereotype.Service;
  */
 @Service
 class Weights {
-    private static final long PAUSE_MILLIS = 150;
+    private static final long PAUSE_MILLIS = 60;
 
     private final Encoder encoder;
     private final Jobs jobs;
@@ -61,14 +61,20 @@ class Weights {
     }
 
     /**
-     * The next weighing waits a moment, so that the change is seen before
+     * What is known is told at once. The next weighing waits a moment, so that the change is seen before
      * the processor is busy again, and a row of quick changes is weighed once.
      */
     @EventListener
     void changed(Reels.Changed change) {
         OpenReel reel = change.reel();
         hub.publish(reel.id(), "changed", Map.of("revision", reel.revision()));
-        if (hub.hasListeners(reel.id())) {
+        if (!hub.hasListeners(reel.id())) {
+            return;
+        }
+        if (encoder.known(reel.reel()).isPresent()) {
+            latest.remove(reel.id());
+            hub.publish(reel.id(), "weight", weigh(reel));
+        } else {
             latest.put(reel.id(), reel.revision());
             soon.execute(() -> {
                 if (latest.remove(reel.id(), reel.revision())) {
