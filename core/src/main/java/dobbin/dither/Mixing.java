@@ -4,6 +4,7 @@ import dobbin.color.Oklab;
 import dobbin.palette.NearestColor;
 import dobbin.raster.Bounds;
 import java.util.Arrays;
+import java.util.Set;
 
 /**
  * What color each pixel of a frame asks for, given what the pixels before it got. In Oklab, where the palette's colors
@@ -25,6 +26,8 @@ public final class Mixing {
     private final int left;
     private final int top;
     private final boolean diffuses;
+    private final boolean spares;
+    private final Set<Integer> spared;
     private final Kernel kernel;
     private final ThresholdMap thresholds;
     private final float push;
@@ -61,6 +64,8 @@ public final class Mixing {
         float amount = dithering.amount() / 100f;
         diffuses = dithering.mixes() && dithering.dither().kernel() != null;
         kernel = diffuses ? dithering.dither().kernel().times(amount) : Kernel.NONE;
+        spared = dithering.spared();
+        spares = !spared.isEmpty();
         thresholds = dithering.mixes() ? dithering.dither().thresholds() : null;
         bound = LEAST_BOUND + BOUND_IN_GAPS * gap;
         push = THRESHOLD_IN_GAPS * gap * amount;
@@ -89,6 +94,9 @@ public final class Mixing {
         l = lab[0];
         a = lab[1];
         b = lab[2];
+        if (spares && isSpared(rgb)) {
+            return;
+        }
         if (diffuses) {
             int at = 3 * (x + MARGIN);
             l += bounded(here[at] + aheadL);
@@ -102,6 +110,11 @@ public final class Mixing {
             a += CHROMA_SHARE * push * thresholds.at(across + half, down + half / 2);
             b += CHROMA_SHARE * push * thresholds.at(across + half / 2, down + half);
         }
+    }
+
+    /** @return whether a color must stay what it is */
+    public boolean isSpared(int rgb) {
+        return spares && spared.contains(rgb & 0xFFFFFF);
     }
 
     /** @return lightness of what the pixel last asked about wants */

@@ -2,6 +2,7 @@ package dobbin.gif;
 
 import dobbin.raster.Bounds;
 import dobbin.raster.Size;
+import java.util.Set;
 
 /**
  * Where a frame differs from what viewers see, so that it must be drawn.
@@ -30,6 +31,8 @@ final class Change {
     private final int height;
     private final int channelLimit;
     private final float meanLimit;
+    private final Set<Integer> spared;
+    private final boolean spares;
     private final byte[] held;
     private int drawn;
     private boolean exact = true;
@@ -39,13 +42,15 @@ final class Change {
     private int bottom;
     private Bounds vanishing = new Bounds(0, 0, 0, 0);
 
-    private Change(int[] shown, int[] wanted, Size size, int tolerance) {
+    private Change(int[] shown, int[] wanted, Size size, int tolerance, Set<Integer> spared) {
         this.shown = shown;
         this.wanted = wanted;
         this.width = size.width();
         this.height = size.height();
         this.channelLimit = (int) (tolerance * CHANNEL_PER_TOLERANCE);
         this.meanLimit = channelLimit * MEAN_PER_CHANNEL;
+        this.spared = spared;
+        this.spares = !spared.isEmpty();
         this.held = new byte[shown.length];
         this.left = width;
         this.top = height;
@@ -55,9 +60,10 @@ final class Change {
      * @param shown what viewers see, opaque colors or 0
      * @param wanted what they shall see
      * @param tolerance 0 to 100
+     * @param spared colors, 0xRRGGBB, that are drawn unless they are there to the last bit
      */
-    static Change between(int[] shown, int[] wanted, Size size, int tolerance) {
-        Change change = new Change(shown, wanted, size, tolerance);
+    static Change between(int[] shown, int[] wanted, Size size, int tolerance, Set<Integer> spared) {
+        Change change = new Change(shown, wanted, size, tolerance, spared);
         for (int y = 0; y < change.height; y += TILE_HEIGHT) {
             for (int x = 0; x < change.width; x += TILE_WIDTH) {
                 change.tile(x, y, Math.min(x + TILE_WIDTH, change.width), Math.min(y + TILE_HEIGHT, change.height));
@@ -105,7 +111,7 @@ final class Change {
                     held[at] = HELD;
                     continue;
                 }
-                if (restless > RESTLESS || is == 0 || shall == 0) {
+                if (restless > RESTLESS || is == 0 || shall == 0 || spares && spared.contains(shall & 0xFFFFFF)) {
                     if (shall == 0) {
                         vanish(at);
                     }

@@ -3,6 +3,7 @@ package dobbin.gif;
 import dobbin.raster.Bounds;
 import dobbin.raster.Size;
 import java.util.Arrays;
+import java.util.Set;
 
 /**
  * What of each frame of a loop must be stored, given what viewers still have on the screen, and how each is disposed of.
@@ -17,13 +18,18 @@ final class ChangePlanner {
 
     private final Size size;
     private final int tolerance;
+    private final Set<Integer> spared;
     private int[] before;
     private int[] after;
     private Change waiting;
     private Bounds box;
 
-    /** @param tolerance 0 to 100; 0 holds only what is the same to the last bit */
-    ChangePlanner(Size size, int tolerance) {
+    /**
+     * @param tolerance 0 to 100; 0 holds only what is the same to the last bit
+     * @param spared colors, 0xRRGGBB, for which there is no tolerance
+     */
+    ChangePlanner(Size size, int tolerance, Set<Integer> spared) {
+        this.spared = spared;
         this.size = size;
         this.tolerance = tolerance;
         this.after = new int[Math.toIntExact(size.area())];
@@ -41,10 +47,10 @@ final class ChangePlanner {
      */
     Step next(int[] argb, boolean mayMerge) {
         if (waiting == null) {
-            draw(Change.between(after, argb, size, tolerance), argb);
+            draw(Change.between(after, argb, size, tolerance, spared), argb);
             return new Step(null, false);
         }
-        Change kept = Change.between(after, argb, size, tolerance);
+        Change kept = Change.between(after, argb, size, tolerance, spared);
         boolean canKeep = kept.vanishing().isEmpty();
         if (canKeep && kept.drawn() == 0 && mayMerge) {
             return new Step(null, true);
@@ -56,13 +62,13 @@ final class ChangePlanner {
         if (!canKeep) {
             Bounds cleared = union(box, kept.vanishing());
             int[] emptied = emptied(after, cleared);
-            best = Change.between(emptied, argb, size, tolerance);
+            best = Change.between(emptied, argb, size, tolerance, spared);
             base = emptied;
             stored = cleared;
             disposal = Disposal.CLEAR;
         }
         if (best.drawn() < size.area() / SMALL_PART && (!canKeep || comesBack(argb))) {
-            Change back = Change.between(before, argb, size, tolerance);
+            Change back = Change.between(before, argb, size, tolerance, spared);
             if (back.vanishing().isEmpty() && back.drawn() < best.drawn()) {
                 best = back;
                 base = before;

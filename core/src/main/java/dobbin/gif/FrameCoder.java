@@ -21,7 +21,7 @@ import dobbin.raster.Bounds;
  */
 final class FrameCoder {
     /** At a tolerance of 20, in Oklab distance; a just noticeable difference is about 0.02. */
-    private static final float REACH = 0.018f;
+    private static final float REACH = 0.017f;
     /** And this much of the gap between the palette's colors. */
     private static final float REACH_IN_GAPS = 0.9f;
 
@@ -153,10 +153,13 @@ final class FrameCoder {
                     mixing.skip();
                 } else {
                     mixing.ask(pixel, x);
-                    longer = string < 0 ? string : closest(string, mixing);
-                    index = longer >= 0 ? closest : firstColor + nearest.indexOf(mixing.l(), mixing.a(), mixing.b());
-                    if (longer < 0 && string >= 0) {
-                        longer = strings.continued(string, index);
+                    int near = firstColor + nearest.nearlyIndexOf(mixing.l(), mixing.a(), mixing.b());
+                    if (mixing.isSpared(pixel)) {
+                        index = firstColor + nearest.indexOf(mixing.l(), mixing.a(), mixing.b());
+                        longer = string < 0 ? string : strings.continued(string, index);
+                    } else {
+                        longer = string < 0 ? string : closest(string, near, mixing);
+                        index = longer < 0 ? near : closest;
                     }
                     mixing.got(x, lab, 3 * (index - firstColor));
                 }
@@ -179,18 +182,16 @@ final class FrameCoder {
      *
      * @return the longer string, or {@link LzwStrings#NONE} where none is close enough
      */
-    private int closest(int string, Mixing mixing) {
-        int rough = firstColor + nearest.roughly(mixing.l(), mixing.a(), mixing.b());
-        int straight = strings.continued(string, rough);
-        if (straight >= 0
-                && nearest.squaredDistance(rough - firstColor, mixing.l(), mixing.a(), mixing.b()) < squaredReach / 4) {
-            closest = rough;
+    private int closest(int string, int near, Mixing mixing) {
+        int straight = strings.continued(string, near);
+        if (straight >= 0) {
+            closest = near;
             return straight;
         }
         float least = squaredReach;
         int best = LzwStrings.NONE;
         for (int word = 0; word < LzwStrings.WORDS; word++) {
-            long possible = strings.continuations(string, word) & neighbors.of(rough, word);
+            long possible = strings.continuations(string, word) & neighbors.of(near, word);
             while (possible != 0) {
                 int index = word << 6 | Long.numberOfTrailingZeros(possible);
                 possible &= possible - 1;

@@ -47,7 +47,8 @@ public final class LoopEncoder {
         this.size = size;
         this.settings = settings;
         this.executor = executor;
-        this.planner = new ChangePlanner(size, settings.tolerance());
+        this.planner = new ChangePlanner(
+                size, settings.tolerance(), settings.dithering().spared());
     }
 
     /**

@@ -5,6 +5,8 @@ import dobbin.dither.Dithering;
 import dobbin.palette.Palette;
 import dobbin.raster.Size;
 import dobbin.still.StillReader;
+import java.util.Arrays;
+import java.util.stream.Collectors;
 
 /**
  * How the delivered file is made.
@@ -49,6 +51,9 @@ public record Delivery(int width, int colors, Dither dither, String matte, Encod
     }
 
     public Dithering dithering() {
-        return new Dithering(dither, encoding.ditherAmount());
+        return new Dithering(
+                dither,
+                encoding.ditherAmount(),
+                Arrays.stream(encoding.keptRgb()).boxed().collect(Collectors.toSet()));
     }
 }

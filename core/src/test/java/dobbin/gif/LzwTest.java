@@ -58,6 +58,57 @@ class LzwTest {
         }
     }
 
+    /** Where a pixel may be either of two indices, the string decides, and it never gets longer for it. */
+    @Test
+    void freePixelsTakeWhicheverContinuesTheString() {
+        for (int seed = 0; seed < 60; seed++) {
+            Random random = new Random(seed);
+            byte[] indices = new byte[4_000];
+            byte[] free = new byte[indices.length];
+            for (int i = 0; i < indices.length; i++) {
+                indices[i] = (byte) (1 + (random.nextInt(4) == 0 ? random.nextInt(15) : i / 50 % 15));
+                free[i] = (byte) (i / 37 % 3 == 0 ? 1 : 0);
+            }
+            byte[] holes = indices.clone();
+            for (int i = 0; i < holes.length; i++) {
+                holes[i] = free[i] != 0 ? 0 : holes[i];
+            }
+            byte[] data = new LzwEncoder().encode(indices, free, 0, 4);
+            byte[] shown = decoded(data, 4, indices.length);
+            int kept = 0;
+            for (int i = 0; i < shown.length; i++) {
+                assertThat(shown[i] == indices[i] || free[i] != 0 && shown[i] == 0)
+                        .as("seed %d at %d", seed, i)
+                        .isTrue();
+                kept += free[i] != 0 && shown[i] != 0 ? 1 : 0;
+            }
+            assertThat(kept).as("some are drawn again since that was shorter").isPositive();
+            assertThat(data.length).isLessThan(new LzwEncoder().encode(indices, 4).length);
+            assertThat(data.length).isLessThan(new LzwEncoder().encode(holes, 4).length + 40);
+        }
+    }
+
+    /** A picture that repeats itself for as long as the table serves, then another one. */
+    @Test
+    void aFullTableIsKeptWhileItServesAndClearedWhenItDoesNot() {
+        Random random = new Random(9);
+        byte[] period = new byte[6_000];
+        byte[] another = new byte[6_000];
+        for (int i = 0; i < period.length; i++) {
+            period[i] = (byte) random.nextInt(64);
+            another[i] = (byte) (64 + random.nextInt(64));
+        }
+        byte[] indices = new byte[40 * 6_000];
+        for (int i = 0; i < 40; i++) {
+            System.arraycopy(i < 20 ? period : another, 0, indices, 6_000 * i, 6_000);
+        }
+        byte[] data = new LzwEncoder().encode(indices, 7);
+        assertThat(decoded(data, 7, indices.length)).isEqualTo(indices);
+        assertThat(data.length)
+                .as("without any clearing each of the second half costs 12 bits")
+                .isLessThan(indices.length);
+    }
+
     private static byte[] decoded(byte[] data, int codeSize, int length) {
         byte[] pixels = new byte[length];
         Arrays.fill(pixels, (byte) 99);

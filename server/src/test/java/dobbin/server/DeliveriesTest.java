@@ -78,6 +78,19 @@ class DeliveriesTest {
                 .isEqualTo(404);
     }
 
+    /** Delays are written last, so that nothing is encoded again when one changes, nor when it is undone. */
+    @Test
+    void anotherDelayIsWeighedWithoutAnyWork() {
+        JsonNode reel = server.reelOf(COLORS);
+        int bytes = weighed(reel).get("bytes").asInt();
+        server.edit(reel, "{\"type\":\"setDelay\",\"frames\":[1],\"delayMillis\":50}");
+        JsonNode at = server.get(path(reel) + "/weight").json();
+        assertThat(at.get("revision").asInt()).isEqualTo(3);
+        assertThat(at.get("bytes").asInt()).isEqualTo(bytes);
+        Answer file = server.get(path(reel) + "/files/" + at.get("file").asString() + ".gif");
+        assertThat(file.body()).hasSize(bytes);
+    }
+
     @Test
     void anEmptyReelWeighsNothingAndIsNotDelivered() {
         JsonNode reel = server.post("/api/reels", "{\"name\":\"Empty\"}").json();
