@@ -82,7 +82,7 @@ class ColorTallyTest {
         assertThat(cloud.meanDistance(new NearestColor(Palette.opaque(0x102030, 0xF0E0D0, 0x808080))))
                 .isCloseTo(0, within(1e-3));
         assertThat(cloud.meanDistance(new NearestColor(Palette.opaque(0x102030))))
-                .isGreaterThan(0.1);
+                .isGreaterThan(0.005);
     }
 
     private static double sum(ColorCloud cloud) {
