@@ -19,8 +19,6 @@ import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.skerry.SkerryPoint;
 import dobbin.still.DecodeLimits;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -53,7 +51,7 @@ public class StageBenchmarks {
     private byte[] file;
 
     @Setup
-    public void draw() throws IOException {
+    public void draw() {
         two = SkerryPoint.sunrise(2, SIZE);
         still = two.get(0);
         cloud = tally.count(still);
@@ -100,12 +98,12 @@ public class StageBenchmarks {
 
     /** Two frames: planning, dithering and coding of both, one pixel after the other. */
     @Benchmark
-    public byte[] encodeTwoFramesWithTolerance() throws IOException {
+    public byte[] encodeTwoFramesWithTolerance() {
         return encoded(20);
     }
 
     @Benchmark
-    public byte[] encodeTwoFramesWithoutTolerance() throws IOException {
+    public byte[] encodeTwoFramesWithoutTolerance() {
         return encoded(0);
     }
 
@@ -123,12 +121,10 @@ public class StageBenchmarks {
         return Indexer.indices(still.argb(), SIZE.width(), Bounds.all(SIZE), null, palette, nearest, dithering);
     }
 
-    private byte[] encoded(int tolerance) throws IOException {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
+    private byte[] encoded(int tolerance) {
         GifSettings settings = new GifSettings(palette, false, true, Dithering.USUAL, tolerance, 0, "");
         LoopEncoder encoder = new LoopEncoder(SIZE, settings, Runnable::run);
         two.forEach(frame -> encoder.add(frame, palette, true));
-        GifFile.write(out, SIZE, settings, encoder.finish(), new int[] {4, 4});
-        return out.toByteArray();
+        return GifFile.bytes(SIZE, settings, encoder.finish(), new int[] {4, 4});
     }
 }

@@ -3,6 +3,7 @@ package dobbin.gif;
 import dobbin.raster.Size;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.stream.IntStream;
 
@@ -17,7 +18,20 @@ public final class GifFile {
      * @param frames of {@link LoopEncoder}
      * @param hundredths how long each frame of the loop shows, in hundredths of a second; of merged ones at most 65535 in all
      */
-    public static void write(
+    public static byte[] bytes(Size size, GifSettings settings, List<EncodedFrame> frames, int[] hundredths) {
+        try {
+            // Once to learn the length: a file grown bit by bit would need twice its memory at the end.
+            Counted length = new Counted();
+            write(length, size, settings, frames, hundredths);
+            Filled filled = new Filled(new byte[length.count]);
+            write(filled, size, settings, frames, hundredths);
+            return filled.bytes;
+        } catch (IOException e) {
+            throw new UncheckedIOException("Memory does not fail to be written to", e);
+        }
+    }
+
+    private static void write(
             OutputStream out, Size size, GifSettings settings, List<EncodedFrame> frames, int[] hundredths)
             throws IOException {
         GifWriter writer = new GifWriter(out);
@@ -33,5 +47,39 @@ public final class GifFile {
             writer.frame(frame.stored(), shown);
         }
         writer.trailer();
+    }
+
+    private static final class Counted extends OutputStream {
+        private int count;
+
+        @Override
+        public void write(int value) {
+            count++;
+        }
+
+        @Override
+        public void write(byte[] from, int start, int length) {
+            count = Math.addExact(count, length);
+        }
+    }
+
+    private static final class Filled extends OutputStream {
+        private final byte[] bytes;
+        private int at;
+
+        Filled(byte[] bytes) {
+            this.bytes = bytes;
+        }
+
+        @Override
+        public void write(int value) {
+            bytes[at++] = (byte) value;
+        }
+
+        @Override
+        public void write(byte[] from, int start, int length) {
+            System.arraycopy(from, start, bytes, at, length);
+            at += length;
+        }
     }
 }

@@ -15,7 +15,11 @@ public final class ColorTally {
     static final int BINS = 1 << 18;
 
     private static final int TRANSPARENT = 0;
-    private static final int ENOUGH_PIXELS = 40_000;
+    /** What is remembered of a loop is bounded, however long it is. */
+    private static final int PIXELS_OF_A_LOOP = 1_200_000;
+
+    private static final int MOST_OF_A_FRAME = 40_000;
+    private static final int LEAST_OF_A_FRAME = 5_000;
     /** Four differences of 0 to 255 from the neighbors before. */
     private static final int BUSIEST = 4 * 255;
     /** Differences that halve what a pixel counts. */
@@ -29,6 +33,7 @@ public final class ColorTally {
         }
     }
 
+    private final int enoughPixels;
     private final float[] linear = LinearLight.table();
     private final float[] weights = new float[BINS];
     private final float[] reds = new float[BINS];
@@ -37,12 +42,22 @@ public final class ColorTally {
     private int[] touched = new int[4096];
     private int occupied;
 
+    /** Counts a single picture, or a few. */
+    public ColorTally() {
+        this(1);
+    }
+
+    /** @param frames how many pictures the loop has: of many, fewer pixels each are weighed */
+    public ColorTally(int frames) {
+        enoughPixels = Math.max(LEAST_OF_A_FRAME, Math.min(MOST_OF_A_FRAME, PIXELS_OF_A_LOOP / frames));
+    }
+
     /** @param picture pixels opaque or 0: those are transparent and no color */
     public ColorCloud count(Raster picture) {
         int[] argb = picture.argb();
         ExactColors exact = new ExactColors();
         boolean transparentSeen = countExactly(argb, exact);
-        int step = Math.max(1, argb.length / ENOUGH_PIXELS);
+        int step = Math.max(1, argb.length / enoughPixels);
         for (int y = 0; y < picture.height(); y++) {
             row(argb, picture.width(), y, y * 7 % step, step);
         }

@@ -11,9 +11,6 @@ import dobbin.palette.PaletteBuilder;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -65,13 +62,7 @@ final class NightLight {
         GifSettings settings = new GifSettings(palette, false, true, Dithering.USUAL, 0, 0, "");
         LoopEncoder encoder = new LoopEncoder(SIZE, settings, Runnable::run);
         frames.forEach(frame -> encoder.add(frame, palette, false));
-        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        try {
-            GifFile.write(bytes, SIZE, settings, encoder.finish(), HUNDREDTHS);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return bytes.toByteArray();
+        return GifFile.bytes(SIZE, settings, encoder.finish(), HUNDREDTHS);
     }
 
     private static float squared(float value) {

@@ -15,9 +15,6 @@ import dobbin.render.Pictures;
 import dobbin.render.Renderer;
 import dobbin.slim.Stages.Stage;
 import dobbin.timing.Hundredths;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.ConcurrentLinkedQueue;
@@ -28,8 +25,6 @@ import java.util.stream.IntStream;
 public final class Slim {
     /** Each frame's colors are counted, and it is encoded. */
     private static final int PASSES = 2;
-    /** Header, global palette, loop and trailer. */
-    private static final int SPARE = 1024;
 
     private final Executor executor;
     private final Stages stages;
@@ -98,14 +93,8 @@ public final class Slim {
                 .withPlaysAndComment(
                         reel.plays().times(), reel.delivery().encoding().comment());
         int[] hundredths = Hundredths.apportion(reel.loopDelaysMillis());
-        ByteArrayOutputStream bytes = new ByteArrayOutputStream(encoded.bytes() + SPARE);
-        try {
-            GifFile.write(bytes, encoded.size(), settings, encoded.stored(), hundredths);
-        } catch (IOException e) {
-            throw new UncheckedIOException("Memory does not fail to be written to", e);
-        }
         return new Delivered(
-                bytes.toByteArray(),
+                GifFile.bytes(encoded.size(), settings, encoded.stored(), hundredths),
                 encoded.size(),
                 encoded.frames(),
                 encoded.colors(),
@@ -121,7 +110,7 @@ public final class Slim {
             Raster raster = source.get(frame);
             return stages.during(Stage.PALETTE, () -> {
                 ColorTally tally = idle.poll();
-                tally = tally == null ? new ColorTally() : tally;
+                tally = tally == null ? new ColorTally(frames) : tally;
                 ColorCloud cloud = tally.count(raster);
                 idle.add(tally);
                 return cloud;

@@ -14,7 +14,6 @@ import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.skerry.SkerryPoint;
 import dobbin.still.DecodeLimits;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -47,14 +46,12 @@ class ChangesTest {
 
     private static Encoded encoded(List<Raster> frames, Palette palette, boolean exact, Dithering how, int tolerance)
             throws IOException {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
         Size size = frames.get(0).size();
         GifSettings settings = new GifSettings(palette, exact, true, how, tolerance, 0, "");
         LoopEncoder encoder = new LoopEncoder(size, settings, Runnable::run);
         frames.forEach(frame -> encoder.add(frame, palette, true));
         List<EncodedFrame> encoded = encoder.finish();
-        GifFile.write(out, size, settings, encoded, new int[frames.size()]);
-        return new Encoded(out.toByteArray(), encoded);
+        return new Encoded(GifFile.bytes(size, settings, encoded, new int[frames.size()]), encoded);
     }
 
     private static Encoded exactly(List<Raster> frames) throws IOException {

@@ -42,7 +42,7 @@ class GifRoundTripTest {
                 encoder.add(shown(i), palette, true);
             }
             List<EncodedFrame> encoded = encoder.finish();
-            GifFile.write(out, size, settings, encoded, hundredths);
+            out.writeBytes(GifFile.bytes(size, settings, encoded, hundredths));
             return encoded;
         }
 

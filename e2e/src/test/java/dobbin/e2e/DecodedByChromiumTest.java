@@ -10,7 +10,6 @@ import dobbin.gif.LoopEncoder;
 import dobbin.palette.Palette;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Base64;
@@ -90,13 +89,11 @@ class DecodedByChromiumTest {
     }
 
     private static byte[] written(Size size, Palette palette, List<byte[]> frames, int plays) throws IOException {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
         GifSettings settings = new GifSettings(palette, true, true, Dithering.NONE, 0, plays, "");
         LoopEncoder encoder = new LoopEncoder(size, settings, Runnable::run);
         frames.forEach(frame -> encoder.add(shown(frame, size, palette), palette, false));
         int[] hundredths = IntStream.range(10, 10 + frames.size()).toArray();
-        GifFile.write(out, size, settings, encoder.finish(), hundredths);
-        return out.toByteArray();
+        return GifFile.bytes(size, settings, encoder.finish(), hundredths);
     }
 
     private static Raster shown(byte[] indices, Size size, Palette palette) {
