@@ -21,7 +21,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.Executor;
-import java.util.concurrent.ForkJoinPool;
 import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.RunnerException;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
@@ -103,7 +102,7 @@ final class Bench implements Callable<Integer> {
         }
         Loop loop = folder == null ? drawn() : read();
         Meter meter = new Meter();
-        Slim slim = new Slim(threads == 1 ? (Executor) Runnable::run : ForkJoinPool.commonPool(), meter);
+        Slim slim = new Slim(threads == 1 ? (Executor) Runnable::run : FrameThreads.ALL, meter);
         long base = Meter.kilobytes("VmRSS");
         long deadline = System.nanoTime() + seconds * 1_000_000_000L;
         int warmed = 0;

@@ -17,7 +17,6 @@ import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
-import java.util.concurrent.ForkJoinPool;
 import java.util.function.ToDoubleFunction;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -104,7 +103,7 @@ final class Make implements Callable<Integer> {
         }
         Reel reel = reel(stills);
         Meter meter = new Meter();
-        Slim slim = new Slim(ForkJoinPool.commonPool(), meter);
+        Slim slim = new Slim(FrameThreads.ALL, meter);
         List<Meter.Reading> readings = new ArrayList<>();
         Delivered delivered = null;
         for (int run = 0; run < repeat; run++) {
