@@ -44,7 +44,7 @@ record PalettePlan(List<Palette> ofFrames, boolean exact) {
     static PalettePlan of(Wanted wanted, FrameWork work) {
         ColorCloud all = ColorCloud.joined(wanted.clouds);
         // A loop needs the entry for what stays the same from frame to frame, unless it costs the last exact color.
-        boolean useful = wanted.clouds.size() > 1 && all.distinct() != wanted.entries;
+        boolean useful = wanted.clouds.size() > 1 && (all.distinct() != wanted.entries || wanted.kept.length > 0);
         boolean transparent = all.transparentSeen() || useful;
         Palette one = wanted.of(all, transparent);
         boolean exact = holdsAll(one, all);
