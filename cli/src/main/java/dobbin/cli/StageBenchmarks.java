@@ -118,7 +118,7 @@ public class StageBenchmarks {
     }
 
     private byte[] indices(Dithering dithering) {
-        return Indexer.indices(still.argb(), SIZE.width(), Bounds.all(SIZE), null, palette, nearest, dithering);
+        return Indexer.indices(still.argb(), SIZE.width(), Bounds.all(SIZE), null, nearest, dithering);
     }
 
     private byte[] encoded(int tolerance) {

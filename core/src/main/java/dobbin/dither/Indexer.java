@@ -1,7 +1,6 @@
 package dobbin.dither;
 
 import dobbin.palette.NearestColor;
-import dobbin.palette.Palette;
 import dobbin.raster.Bounds;
 
 /** Pictures to palette indices, every other row from the right, so that no slanting worms grow. */
@@ -14,21 +13,14 @@ public final class Indexer {
      * @param box the part that is wanted
      * @param held for each pixel of the picture, not 0 where it is left out, or null for none: those and the transparent ones
      *     become the palette's transparent entry and neither take nor give error
-     * @param nearest made of the palette
      * @return one palette index a pixel of the box
      */
     public static byte[] indices(
-            int[] argb,
-            int width,
-            Bounds box,
-            byte[] held,
-            Palette palette,
-            NearestColor nearest,
-            Dithering dithering) {
+            int[] argb, int width, Bounds box, byte[] held, NearestColor nearest, Dithering dithering) {
         byte[] indices = new byte[box.width() * box.height()];
         Mixing mixing = new Mixing(box, dithering, nearest);
-        byte transparent = (byte) palette.transparentIndex();
-        int firstColor = palette.firstColor();
+        byte transparent = (byte) nearest.palette().transparentIndex();
+        int firstColor = nearest.palette().firstColor();
         float[] lab = nearest.lab();
         for (int y = 0; y < box.height(); y++) {
             boolean leftToRight = (y & 1) == 0;
@@ -39,7 +31,7 @@ public final class Indexer {
                 int pixel = argb[start + x];
                 if (pixel == 0 || held != null && held[start + x] != 0) {
                     indices[y * box.width() + x] = transparent;
-                    mixing.skip();
+                    mixing.skip(x);
                     continue;
                 }
                 mixing.ask(pixel, x);

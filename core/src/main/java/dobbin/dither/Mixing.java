@@ -41,14 +41,16 @@ public final class Mixing {
     private int row = -1;
     private int step;
 
-    /** What the next pixel takes over from this one and the one before, and the one after from this one. */
-    private float aheadL;
+    /** Whether the last two pixels have anything to hand on. */
+    private boolean carries;
+    /** What the last pixel wanted and did not get, and the one before. */
+    private float lastL;
 
-    private float aheadA;
-    private float aheadB;
-    private float twoAheadL;
-    private float twoAheadA;
-    private float twoAheadB;
+    private float lastA;
+    private float lastB;
+    private float beforeL;
+    private float beforeA;
+    private float beforeB;
 
     /** The color that the pixel asks for. */
     private float l;
@@ -77,6 +79,8 @@ public final class Mixing {
 
     /** Begins the row {@code y} of the box: the first, or the one below the row before. */
     public void begin(int y, boolean leftToRight) {
+        int afterLast = step > 0 ? here.length / 3 - MARGIN : MARGIN - 1;
+        skip(afterLast - MARGIN);
         float[] done = here;
         here = below;
         below = twoBelow;
@@ -84,8 +88,6 @@ public final class Mixing {
         Arrays.fill(done, 0f);
         row = y;
         step = leftToRight ? 3 : -3;
-        aheadL = aheadA = aheadB = 0;
-        twoAheadL = twoAheadA = twoAheadB = 0;
     }
 
     /** Works out {@link #l}, {@link #a} and {@link #b} for a pixel. */
@@ -99,17 +101,19 @@ public final class Mixing {
         }
         if (diffuses) {
             int at = 3 * (x + MARGIN);
-            l += bounded(here[at] + aheadL);
-            a += bounded(here[at + 1] + aheadA);
-            b += bounded(here[at + 2] + aheadB);
+            l += bounded(here[at] + kernel.ahead() * lastL + kernel.twoAhead() * beforeL);
+            a += bounded(here[at + 1] + kernel.ahead() * lastA + kernel.twoAhead() * beforeA);
+            b += bounded(here[at + 2] + kernel.ahead() * lastB + kernel.twoAhead() * beforeB);
         } else if (thresholds != null) {
-            int half = thresholds.side() / 2;
-            int across = left + x;
-            int down = top + row;
-            l += push * thresholds.at(across, down);
-            a += CHROMA_SHARE * push * thresholds.at(across + half, down + half / 2);
-            b += CHROMA_SHARE * push * thresholds.at(across + half / 2, down + half);
+            push(left + x, top + row);
         }
+    }
+
+    private void push(int across, int down) {
+        int half = thresholds.side() / 2;
+        l += push * thresholds.at(across, down);
+        a += CHROMA_SHARE * push * thresholds.at(across + half, down + half / 2);
+        b += CHROMA_SHARE * push * thresholds.at(across + half / 2, down + half);
     }
 
     /** @return whether a color must stay what it is */
@@ -138,33 +142,43 @@ public final class Mixing {
         float dl = l - colors[at];
         float da = a - colors[at + 1];
         float db = b - colors[at + 2];
-        aheadL = kernel.ahead() * dl + twoAheadL;
-        aheadA = kernel.ahead() * da + twoAheadA;
-        aheadB = kernel.ahead() * db + twoAheadB;
         int place = 3 * (x + MARGIN);
-        add(below, place - step, kernel.behindBelow(), dl, da, db);
-        add(below, place, kernel.below(), dl, da, db);
-        if (kernel.aheadBelow() != 0) {
-            add(below, place + step, kernel.aheadBelow(), dl, da, db);
-        }
+        handDown(place - step, dl, da, db);
         if (kernel.twoBelow() != 0) {
-            add(twoBelow, place, kernel.twoBelow(), dl, da, db);
+            twoBelow[place] += kernel.twoBelow() * dl;
+            twoBelow[place + 1] += kernel.twoBelow() * da;
+            twoBelow[place + 2] += kernel.twoBelow() * db;
         }
-        twoAheadL = kernel.twoAhead() * dl;
-        twoAheadA = kernel.twoAhead() * da;
-        twoAheadB = kernel.twoAhead() * db;
+        beforeL = lastL;
+        beforeA = lastA;
+        beforeB = lastB;
+        lastL = dl;
+        lastA = da;
+        lastB = db;
+        carries = true;
     }
 
     /** Passes a pixel that is not drawn: what was on its way over it is lost. */
-    public void skip() {
-        aheadL = aheadA = aheadB = 0;
-        twoAheadL = twoAheadA = twoAheadB = 0;
+    public void skip(int x) {
+        if (!carries) {
+            return;
+        }
+        int place = 3 * (x + MARGIN);
+        handDown(place - step, 0, 0, 0);
+        beforeL = lastL;
+        beforeA = lastA;
+        beforeB = lastB;
+        lastL = lastA = lastB = 0;
+        handDown(place, 0, 0, 0);
+        beforeL = beforeA = beforeB = 0;
+        carries = false;
     }
 
-    private static void add(float[] row, int at, float share, float dl, float da, float db) {
-        row[at] += share * dl;
-        row[at + 1] += share * da;
-        row[at + 2] += share * db;
+    /** All that falls to the place below the last pixel: what this one is off by, the last, and the one before. */
+    private void handDown(int place, float dl, float da, float db) {
+        below[place] += kernel.behindBelow() * dl + kernel.below() * lastL + kernel.aheadBelow() * beforeL;
+        below[place + 1] += kernel.behindBelow() * da + kernel.below() * lastA + kernel.aheadBelow() * beforeA;
+        below[place + 2] += kernel.behindBelow() * db + kernel.below() * lastB + kernel.aheadBelow() * beforeB;
     }
 
     private float bounded(float error) {

@@ -1,5 +1,6 @@
 package dobbin.gif;
 
+import dobbin.palette.NearestColor;
 import dobbin.palette.Palette;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
@@ -30,13 +31,16 @@ public final class LoopEncoder {
     private final ConcurrentLinkedQueue<FrameCoder> idleCoders = new ConcurrentLinkedQueue<>();
     private final Deque<Coding> underWay = new ArrayDeque<>();
     private final List<EncodedFrame> encoded = new ArrayList<>();
+    /** Of the last frame's palette; frames that share one share what was found out about it. */
+    private NearestColor nearest;
+
     private Waiting waiting;
     private int added;
 
     /** A frame whose plan is not finished: what comes next decides how it is disposed of. */
-    private record Waiting(int[] argb, Palette palette, int first, int frames) {
+    private record Waiting(int[] argb, NearestColor nearest, int first, int frames) {
         Waiting longer() {
-            return new Waiting(argb, palette, first, frames + 1);
+            return new Waiting(argb, nearest, first, frames + 1);
         }
     }
 
@@ -67,7 +71,10 @@ public final class LoopEncoder {
             if (step.finished() != null) {
                 code(step.finished());
             }
-            waiting = new Waiting(picture.argb(), palette, added, 1);
+            if (nearest == null || nearest.palette() != palette) {
+                nearest = new NearestColor(palette);
+            }
+            waiting = new Waiting(picture.argb(), nearest, added, 1);
         }
         added++;
     }
@@ -93,20 +100,20 @@ public final class LoopEncoder {
     }
 
     private StoredFrame coded(Waiting frame, FramePlan plan) {
-        if (frame.palette != settings.palette()) {
-            return coder(frame.palette).code(frame.argb, size.width(), plan, true);
+        if (frame.nearest.palette() != settings.palette()) {
+            return coder(frame.nearest).code(frame.argb, size.width(), plan, true);
         }
         FrameCoder coder = idleCoders.poll();
         if (coder == null) {
-            coder = coder(frame.palette);
+            coder = coder(frame.nearest);
         }
         StoredFrame stored = coder.code(frame.argb, size.width(), plan, false);
         idleCoders.add(coder);
         return stored;
     }
 
-    private FrameCoder coder(Palette palette) {
-        return new FrameCoder(palette, settings.dithering(), settings.repeatable(), settings.tolerance());
+    private FrameCoder coder(NearestColor colors) {
+        return new FrameCoder(colors, settings.dithering(), settings.repeatable(), settings.tolerance());
     }
 
     private void takeFirst() {

@@ -6,32 +6,26 @@ import java.util.Arrays;
  * The growing table of strings of GIF's variable-length LZW, the writing side (appendix F; T. Welch, "A technique for
  * high-performance data compression", 1984), and the codes written so far.
  *
- * <p>The table is a hash of (string, index) to code with open addressing; beside it each string has a set of the indices
- * that continue it, so that whoever may choose among indices sees at once which of them cost nothing. Once all 4096 codes are taken
- * the table is kept as long as it serves: it is cleared when codes begin to cover clearly fewer pixels than they did.
+ * <p>The strings are a tree: each knows the first of those that are longer by one index, and each of those the next.
+ * They are few, two on average, so looking through them is as fast as any search, and whoever may choose among indices
+ * sees which cost nothing. Once all 4096 codes are taken the table is kept as long as it serves: it is cleared when codes
+ * begin to cover clearly fewer pixels than they did.
  */
 final class LzwStrings {
     static final int NONE = -1;
+    /** Where there is no further longer string: no string has this code and is longer than one index. */
+    static final int NO_MORE = 0;
 
-    private static final int MAX_CODES = 4096;
-    private static final int LARGEST_CODE_SIZE = 12;
+    static final int CODE_BITS = 12;
+    private static final int MAX_CODES = 1 << CODE_BITS;
     /** How many codes are judged together once the table is full. */
     private static final int WINDOW = 256;
 
     private static final double STILL_GOOD = 0.9;
 
-    /** Longs that hold a bit for every index. */
-    static final int WORDS = 4;
-
-    private static final int SLOT_BITS = 13;
-    private static final int CODE_BITS = 12;
-    /** No string: the last code has no continuation. */
-    private static final int EMPTY = -1;
-
-    /** String, index and the code for both, in 12, 8 and 12 bits. */
-    private final int[] slots = new int[1 << SLOT_BITS];
-
-    private final long[] continuations = new long[WORDS * MAX_CODES];
+    private final short[] firstLonger = new short[MAX_CODES];
+    private final short[] nextLonger = new short[MAX_CODES];
+    private final byte[] lastIndex = new byte[MAX_CODES];
     private final int[] length = new int[MAX_CODES];
 
     private int minimumCodeSize;
@@ -61,30 +55,28 @@ final class LzwStrings {
         clearTable();
     }
 
-    /** @return of the indices from {@code 64 * word} on, a bit for each that continues the string */
-    long continuations(int string, int word) {
-        return continuations[WORDS * string + word];
+    /** @return the first string that is this one and an index, or {@link #NO_MORE} */
+    int firstLonger(int string) {
+        return firstLonger[string];
+    }
+
+    /** @param longer what {@link #firstLonger} or this gave; @return the next, or {@link #NO_MORE} */
+    int nextLonger(int longer) {
+        return nextLonger[longer];
+    }
+
+    /** @return the last index of a string of two or more */
+    int lastIndex(int longer) {
+        return lastIndex[longer] & 0xFF;
     }
 
     /** @return the string that is this one and the index, or {@link #NONE} */
     int continued(int string, int index) {
-        long set = continuations[WORDS * string + (index >> 6)];
-        return (set >>> index & 1) == 0 ? NONE : lookUp(string << 8 | index);
-    }
-
-    /** @param key of a string and an index that continues it */
-    private int lookUp(int key) {
-        int slot = slot(key);
-        int entry = slots[slot];
-        while (entry >>> CODE_BITS != key) {
-            slot = slot + 1 & (1 << SLOT_BITS) - 1;
-            entry = slots[slot];
+        int longer = firstLonger[string];
+        while (longer != NO_MORE && (lastIndex[longer] & 0xFF) != index) {
+            longer = nextLonger[longer];
         }
-        return entry & (1 << CODE_BITS) - 1;
-    }
-
-    private static int slot(int key) {
-        return (key * 0x9E3779B1) >>> (32 - SLOT_BITS);
+        return longer == NO_MORE ? NONE : longer;
     }
 
     /** Writes a string, and remembers it with the index that follows. The next string begins with that index. */
@@ -101,7 +93,7 @@ final class LzwStrings {
     byte[] finish(int string) {
         put(string);
         // The reader grows its table once more on that last code, and its code size with it.
-        if (next == 1 << codeSize && codeSize < LARGEST_CODE_SIZE) {
+        if (next == 1 << codeSize && codeSize < CODE_BITS) {
             codeSize++;
         }
         put(clear + 1);
@@ -110,16 +102,10 @@ final class LzwStrings {
     }
 
     private void remember(int string, int index) {
-        int key = string << 8 | index;
-        int slot = slot(key);
-        while (slots[slot] != EMPTY) {
-            slot = slot + 1 & (1 << SLOT_BITS) - 1;
-        }
-        slots[slot] = key << CODE_BITS | next;
-        continuations[WORDS * string + (index >> 6)] |= 1L << index;
-        for (int word = 0; word < WORDS; word++) {
-            continuations[WORDS * next + word] = 0;
-        }
+        nextLonger[next] = firstLonger[string];
+        firstLonger[string] = (short) next;
+        firstLonger[next] = NO_MORE;
+        lastIndex[next] = (byte) index;
         length[next] = length[string] + 1;
         if (next == 1 << codeSize) {
             codeSize++;
@@ -144,8 +130,7 @@ final class LzwStrings {
 
     private void clearTable() {
         put(clear);
-        Arrays.fill(slots, EMPTY);
-        Arrays.fill(continuations, 0, WORDS * clear, 0);
+        Arrays.fill(firstLonger, 0, clear, (short) NO_MORE);
         codeSize = minimumCodeSize + 1;
         next = clear + 2;
         windowPixels = 0;

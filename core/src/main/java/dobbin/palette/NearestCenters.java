@@ -9,37 +9,12 @@ final class NearestCenters {
     private static final int AROUND = 14;
 
     private final float[] centers;
-    /** For each center the ones around it, the closest first. */
-    private final int[][] around;
+    private final Neighbors around;
 
     /** @param centers three floats each; may be moved between calls */
     NearestCenters(float[] centers) {
         this.centers = centers;
-        int count = centers.length / 3;
-        around = new int[count][Math.min(count, AROUND)];
-        float[] distances = new float[AROUND];
-        for (int center = 0; center < count; center++) {
-            closest(center, around[center], distances);
-        }
-    }
-
-    /** Keeps the closest so far in order. */
-    private void closest(int center, int[] closest, float[] distances) {
-        int found = 0;
-        for (int other = 0; other < centers.length / 3; other++) {
-            float distance = squaredDistance(other, centers, 3 * center);
-            if (found == closest.length && distance >= distances[found - 1]) {
-                continue;
-            }
-            int at = found < closest.length ? found++ : found - 1;
-            while (at > 0 && distances[at - 1] > distance) {
-                distances[at] = distances[at - 1];
-                closest[at] = closest[at - 1];
-                at--;
-            }
-            distances[at] = distance;
-            closest[at] = other;
-        }
+        this.around = new Neighbors(centers, AROUND);
     }
 
     /**
@@ -51,7 +26,8 @@ final class NearestCenters {
             int before = nearest[point];
             int best = before;
             float least = Float.MAX_VALUE;
-            for (int center : around[before]) {
+            for (int rank = 0; rank < around.each(); rank++) {
+                int center = around.of(before, rank);
                 float distance = squaredDistance(center, points, 3 * point);
                 if (distance < least) {
                     least = distance;

@@ -1,61 +1,86 @@
 package dobbin.palette;
 
 import dobbin.color.Oklab;
-import java.util.Arrays;
+import java.util.Comparator;
+import java.util.stream.IntStream;
 
 /**
- * Finds the color nearest to a point in Oklab, exactly.
+ * Finds the color nearest to a point in Oklab.
  *
- * <p>Space is cut into blocks, and those into 64 cells. The first point asked for in a cell settles which colors can be
- * nearest to anything in it, usually one to four, and only those are compared from then on. It learns, so it serves one
- * thread at a time.
+ * <p>The space around the colors is cut into cells, each of which remembers the color nearest to its middle once that was
+ * asked for. It is near already, and usually so near that no other can be nearer, or only some of its neighbors. What is
+ * remembered does not depend on who asks first, so any number of threads may share one.
  */
 public final class NearestColor {
-    private static final int STEPS = 128;
-    /** The grid reaches a little farther than sRGB does, for what dithering asks for. */
-    private static final float LIGHTNESS_STEPS = 104f;
+    private static final int MOST_CELLS = 1 << 18;
+    /** How many of a color are compared before all of about the same lightness are. */
+    private static final int NEIGHBORS = 20;
+    /** How far cells reach beyond the colors, in gaps between them: as far as dithering strays. */
+    private static final float MARGIN_IN_GAPS = 1.5f;
 
-    private static final float LIGHTNESS_START = 0.12f;
-    private static final float CHROMA_STEPS = 180f;
-    private static final float CHROMA_START = 0.36f;
-    private static final int BLOCKS = 1 << 15;
-    private static final int CELLS = 64;
-    private static final float CELL_RADIUS = radius(1);
-    private static final float BLOCK_RADIUS = radius(4);
+    private static final float LEAST_MARGIN = 0.02f;
+    /** Colors reach farther in lightness than in chroma, and differ less. */
+    private static final float LIGHTNESS_STRETCH = 2;
 
+    private static final float FIRST_CELL_SIDE = 1 / 1024f;
+    private static final float COARSER = 1.05f;
+
+    private final Palette palette;
     private final float[] lab;
-    private final int colors;
-    /** Which block of {@link #cells} a part of space has, or -1. */
-    private final short[] blockAt = new short[BLOCKS];
-    /** A cell's candidates: where they begin in {@link #pool} and how many; one alone is itself in place of its place. */
-    private int[] cells = new int[32 * CELLS];
+    /** The colors, darkest first. */
+    private final int[] byLightness;
 
-    /** For each eighth of a cell the color nearest to its middle, and 1; 0 where it was not asked for. */
-    private short[] fine = new short[32 * 8 * CELLS];
+    /** Where each color is among those. */
+    private final int[] placeOf;
 
-    private int[] blockStart = new int[32];
-    private int[] blockLength = new int[32];
-    private int blocks;
-    private byte[] pool = new byte[8192];
-    private int pooled;
-    private final float[] distances;
-    /** Within this squared distance of a color, half of its gap, no other can be nearer. */
-    private final float[] own;
+    private final float[] sortedLab;
+    private final Neighbors neighbors;
+    private final float meanGap;
+    private final float lightnessStart;
+    private final float aStart;
+    private final float bStart;
+    private final float lightnessSteps;
+    private final float chromaSteps;
+    private final int lightnessCells;
+    private final int aCells;
+    private final int bCells;
+    /** For each cell one more than its color; 0 where nobody has asked. */
+    private final short[] cells;
 
     public NearestColor(Palette palette) {
-        this(labOf(palette.colors()));
-    }
-
-    /** @param lab L, a, b of 1 to 256 colors; kept, not copied */
-    NearestColor(float[] lab) {
-        this.lab = lab;
-        this.colors = lab.length / 3;
-        this.distances = new float[colors];
-        this.own = new float[colors];
-        for (int color = 0; color < colors; color++) {
-            own[color] = squaredGap(color) / 4;
+        this.palette = palette;
+        lab = labOf(palette.colors());
+        byLightness = IntStream.range(0, lab.length / 3)
+                .boxed()
+                .sorted(Comparator.comparingDouble(color -> lab[3 * color]))
+                .mapToInt(color -> color)
+                .toArray();
+        placeOf = new int[byLightness.length];
+        sortedLab = new float[lab.length];
+        for (int place = 0; place < byLightness.length; place++) {
+            placeOf[byLightness[place]] = place;
+            System.arraycopy(lab, 3 * byLightness[place], sortedLab, 3 * place, 3);
         }
-        Arrays.fill(blockAt, (short) -1);
+        neighbors = new Neighbors(lab, NEIGHBORS);
+        meanGap = meanGapOf();
+        float margin = LEAST_MARGIN + MARGIN_IN_GAPS * meanGap;
+        float[] least = {sortedLab[0], least(1), least(2)};
+        lightnessStart = least[0] - margin;
+        aStart = least[1] - margin;
+        bStart = least[2] - margin;
+        float lightness = sortedLab[sortedLab.length - 3] + margin - lightnessStart;
+        float a = most(1) + margin - aStart;
+        float b = most(2) + margin - bStart;
+        float side = FIRST_CELL_SIDE;
+        while (lightness / (LIGHTNESS_STRETCH * side) * (a / side) * (b / side) > MOST_CELLS) {
+            side *= COARSER;
+        }
+        chromaSteps = 1 / side;
+        lightnessSteps = chromaSteps / LIGHTNESS_STRETCH;
+        lightnessCells = 1 + (int) (lightness * lightnessSteps);
+        aCells = 1 + (int) (a * chromaSteps);
+        bCells = 1 + (int) (b * chromaSteps);
+        cells = new short[lightnessCells * aCells * bCells];
     }
 
     static float[] labOf(int[] rgb) {
@@ -66,209 +91,145 @@ public final class NearestColor {
         return lab;
     }
 
+    public Palette palette() {
+        return palette;
+    }
+
     /** @return L, a, b of each color; to be read only */
     public float[] lab() {
         return lab;
     }
 
-    /** @return which color is nearest, counted from the first color, the first of equals */
+    /** @return which color is nearest, counted from the first color */
     public int indexOf(float l, float a, float b) {
-        int at = cellOf(l, a, b);
-        int cell = cells[at];
-        if (cell == 0) {
-            cell = settle(at, l, a, b);
-        }
-        int length = cell & 0x1FF;
-        if (length == 1) {
-            return cell >>> 9;
-        }
-        int start = cell >>> 9;
-        int nearest = pool[start] & 0xFF;
-        float least = squaredDistance(nearest, l, a, b);
-        if (least < own[nearest]) {
-            return nearest;
-        }
-        for (int i = start + 1; i < start + length; i++) {
-            int color = pool[i] & 0xFF;
+        int near = nearlyIndexOf(l, a, b);
+        int best = near;
+        float least = squaredDistance(near, l, a, b);
+        // A color nearer to the point than this one is no farther from it than twice the point is.
+        float farthest = 4 * least;
+        for (int rank = 1; rank < neighbors.each(); rank++) {
+            if (neighbors.squaredDistance(near, rank) >= farthest) {
+                return best;
+            }
+            int color = neighbors.of(near, rank);
             float distance = squaredDistance(color, l, a, b);
             if (distance < least) {
                 least = distance;
-                nearest = color;
+                best = color;
             }
         }
-        return nearest;
+        return nearestFrom(placeOf[best], l, a, b);
     }
 
     /**
-     * Finds a color that is nearest to a point close by, and at most 0.007 farther from this one than the nearest: much
-     * faster, and good enough where a difference is handed on or bounded anyway.
+     * Finds a color that is nearest to a point close by, no farther than the other end of a {@link #cellDiagonal}: much
+     * faster, and good enough where the difference is handed on or bounded anyway.
      */
     public int nearlyIndexOf(float l, float a, float b) {
-        int i = fineStep((l + LIGHTNESS_START) * (2 * LIGHTNESS_STEPS));
-        int j = fineStep((a + CHROMA_START) * (2 * CHROMA_STEPS));
-        int k = fineStep((b + CHROMA_START) * (2 * CHROMA_STEPS));
-        int place = (i >> 3) << 10 | (j >> 3) << 5 | k >> 3;
-        int block = blockAt[place];
-        if (block < 0) {
-            block = newBlock(place, i >> 3, j >> 3, k >> 3);
-        }
-        int at = block << 9 | (i & 7) << 6 | (j & 7) << 3 | k & 7;
-        int color = fine[at];
-        return color > 0 ? color - 1 : settleFine(at, i, j, k);
+        int i = step((l - lightnessStart) * lightnessSteps, lightnessCells);
+        int j = step((a - aStart) * chromaSteps, aCells);
+        int k = step((b - bStart) * chromaSteps, bCells);
+        int cell = (i * aCells + j) * bCells + k;
+        int known = cells[cell];
+        return known > 0 ? known - 1 : settle(cell, i, j, k);
     }
 
-    /** By the middle of the cell's eighth, so that it does not matter who asks first. */
-    private int settleFine(int at, int i, int j, int k) {
-        int color = indexOf(
-                (i + 0.5f) / (2 * LIGHTNESS_STEPS) - LIGHTNESS_START,
-                (j + 0.5f) / (2 * CHROMA_STEPS) - CHROMA_START,
-                (k + 0.5f) / (2 * CHROMA_STEPS) - CHROMA_START);
-        fine[at] = (short) (color + 1);
-        return color;
+    /** @return how far two points may be apart that {@link #nearlyIndexOf} cannot tell apart, where the colors are */
+    float cellDiagonal() {
+        double lightness = 1 / lightnessSteps;
+        double chroma = 1 / chromaSteps;
+        return (float) Math.sqrt(lightness * lightness + 2 * chroma * chroma);
     }
 
     /** @return the squared distance of a color from a point */
     public float squaredDistance(int color, float l, float a, float b) {
-        int at = 3 * color;
-        float dl = lab[at] - l;
-        float da = lab[at + 1] - a;
-        float db = lab[at + 2] - b;
-        return dl * dl + da * da + db * db;
+        return squaredDistance(lab, color, l, a, b);
     }
 
     /** @return how far a color is from its nearest neighbor, on average; 0 for a single one */
     public float meanGap() {
-        if (colors < 2) {
+        return meanGap;
+    }
+
+    private int settle(int cell, int i, int j, int k) {
+        float l = (i + 0.5f) / lightnessSteps + lightnessStart;
+        float a = (j + 0.5f) / chromaSteps + aStart;
+        float b = (k + 0.5f) / chromaSteps + bStart;
+        int color = nearestFrom(placeOfLightness(l), l, a, b);
+        cells[cell] = (short) (color + 1);
+        return color;
+    }
+
+    /** @return the place of the darkest color that is no darker, or of the lightest */
+    private int placeOfLightness(float l) {
+        int from = 0;
+        int to = byLightness.length - 1;
+        while (from < to) {
+            int middle = (from + to) / 2;
+            if (sortedLab[3 * middle] < l) {
+                from = middle + 1;
+            } else {
+                to = middle;
+            }
+        }
+        return from;
+    }
+
+    /** Looks at darker and at lighter colors until those differ more in lightness alone than the best does in all. */
+    private int nearestFrom(int start, float l, float a, float b) {
+        int best = start;
+        float least = squaredDistance(sortedLab, start, l, a, b);
+        for (int direction = -1; direction <= 1; direction += 2) {
+            for (int place = start + direction; place >= 0 && place < byLightness.length; place += direction) {
+                float beyond = direction * (sortedLab[3 * place] - l);
+                if (beyond > 0 && beyond * beyond >= least) {
+                    break;
+                }
+                float distance = squaredDistance(sortedLab, place, l, a, b);
+                if (distance < least) {
+                    least = distance;
+                    best = place;
+                }
+            }
+        }
+        return byLightness[best];
+    }
+
+    private float meanGapOf() {
+        if (neighbors.each() < 2) {
             return 0;
         }
         double sum = 0;
-        for (int color = 0; color < colors; color++) {
-            sum += Math.sqrt(squaredGap(color));
+        for (int color = 0; color < byLightness.length; color++) {
+            sum += Math.sqrt(neighbors.squaredDistance(color, 1));
         }
-        return (float) (sum / colors);
+        return (float) (sum / byLightness.length);
     }
 
-    private float squaredGap(int color) {
-        float least = Float.MAX_VALUE;
-        for (int other = 0; other < colors; other++) {
-            if (other != color) {
-                least = Math.min(least, squaredDistance(other, lab[3 * color], lab[3 * color + 1], lab[3 * color + 2]));
-            }
+    private float least(int axis) {
+        float least = lab[axis];
+        for (int i = axis; i < lab.length; i += 3) {
+            least = Math.min(least, lab[i]);
         }
         return least;
     }
 
-    private int cellOf(float l, float a, float b) {
-        int i = step((l + LIGHTNESS_START) * LIGHTNESS_STEPS);
-        int j = step((a + CHROMA_START) * CHROMA_STEPS);
-        int k = step((b + CHROMA_START) * CHROMA_STEPS);
-        int place = (i >> 2) << 10 | (j >> 2) << 5 | k >> 2;
-        int block = blockAt[place];
-        if (block < 0) {
-            block = newBlock(place, i >> 2, j >> 2, k >> 2);
+    private float most(int axis) {
+        float most = lab[axis];
+        for (int i = axis; i < lab.length; i += 3) {
+            most = Math.max(most, lab[i]);
         }
-        return block * CELLS + ((i & 3) << 4 | (j & 3) << 2 | k & 3);
+        return most;
     }
 
-    private static int step(float value) {
-        return value <= 0 ? 0 : Math.min((int) value, STEPS - 1);
+    private static int step(float value, int count) {
+        return Math.max(0, Math.min((int) value, count - 1));
     }
 
-    private static int fineStep(float value) {
-        return value <= 0 ? 0 : Math.min((int) value, 2 * STEPS - 1);
-    }
-
-    private int newBlock(int place, int i, int j, int k) {
-        if (blocks == blockStart.length) {
-            blockStart = Arrays.copyOf(blockStart, 2 * blocks);
-            blockLength = Arrays.copyOf(blockLength, 2 * blocks);
-            cells = Arrays.copyOf(cells, 2 * blocks * CELLS);
-            fine = Arrays.copyOf(fine, 2 * blocks * 8 * CELLS);
-        }
-        int start = pooled;
-        possible(
-                null,
-                0,
-                colors,
-                (i + 0.5f) * 4 / LIGHTNESS_STEPS - LIGHTNESS_START,
-                (j + 0.5f) * 4 / CHROMA_STEPS - CHROMA_START,
-                (k + 0.5f) * 4 / CHROMA_STEPS - CHROMA_START,
-                reach(BLOCK_RADIUS, i, j, k));
-        blockStart[blocks] = start;
-        blockLength[blocks] = pooled - start;
-        blockAt[place] = (short) blocks;
-        return blocks++;
-    }
-
-    /** Whatever lies outside the grid falls into its border blocks, where nothing can be ruled out. */
-    private static float reach(float radius, int i, int j, int k) {
-        boolean border = i == 0 || j == 0 || k == 0 || i == 31 || j == 31 || k == 31;
-        return border ? Float.MAX_VALUE : 2 * radius;
-    }
-
-    private int settle(int at, float l, float a, float b) {
-        int i = step((l + LIGHTNESS_START) * LIGHTNESS_STEPS);
-        int j = step((a + CHROMA_START) * CHROMA_STEPS);
-        int k = step((b + CHROMA_START) * CHROMA_STEPS);
-        int block = blockAt[(i >> 2) << 10 | (j >> 2) << 5 | k >> 2];
-        int start = pooled;
-        possible(
-                pool,
-                blockStart[block],
-                blockLength[block],
-                (i + 0.5f) / LIGHTNESS_STEPS - LIGHTNESS_START,
-                (j + 0.5f) / CHROMA_STEPS - CHROMA_START,
-                (k + 0.5f) / CHROMA_STEPS - CHROMA_START,
-                reach(CELL_RADIUS, i >> 2, j >> 2, k >> 2));
-        int length = pooled - start;
-        sortByDistance(
-                start,
-                length,
-                (i + 0.5f) / LIGHTNESS_STEPS - LIGHTNESS_START,
-                (j + 0.5f) / CHROMA_STEPS - CHROMA_START,
-                (k + 0.5f) / CHROMA_STEPS - CHROMA_START);
-        int cell = length == 1 ? (pool[start] & 0xFF) << 9 | 1 : start << 9 | length;
-        cells[at] = cell;
-        return cell;
-    }
-
-    /** By the triangle inequality: what is nearest to a point of a cell is within two radii of the best at its center. */
-    private void possible(byte[] among, int from, int count, float l, float a, float b, float reach) {
-        float least = Float.MAX_VALUE;
-        for (int n = 0; n < count; n++) {
-            int color = among == null ? n : among[from + n] & 0xFF;
-            distances[n] = squaredDistance(color, l, a, b);
-            least = Math.min(least, distances[n]);
-        }
-        if (pooled + count > pool.length) {
-            pool = Arrays.copyOf(pool, 2 * pool.length);
-        }
-        double farthest = Math.sqrt(least) + reach;
-        double limit = farthest * farthest;
-        for (int n = 0; n < count; n++) {
-            if (distances[n] <= limit) {
-                pool[pooled++] = among == null ? (byte) n : among[from + n];
-            }
-        }
-    }
-
-    /** The likeliest first; equals stay in order. */
-    private void sortByDistance(int start, int length, float l, float a, float b) {
-        for (int i = start + 1; i < start + length; i++) {
-            byte color = pool[i];
-            float distance = squaredDistance(color & 0xFF, l, a, b);
-            int at = i;
-            while (at > start && squaredDistance(pool[at - 1] & 0xFF, l, a, b) > distance) {
-                pool[at] = pool[at - 1];
-                at--;
-            }
-            pool[at] = color;
-        }
-    }
-
-    private static float radius(int side) {
-        double lightness = side / LIGHTNESS_STEPS / 2;
-        double chroma = side / CHROMA_STEPS / 2;
-        return (float) (1.0001 * Math.sqrt(lightness * lightness + 2 * chroma * chroma));
+    private static float squaredDistance(float[] lab, int place, float l, float a, float b) {
+        float dl = lab[3 * place] - l;
+        float da = lab[3 * place + 1] - a;
+        float db = lab[3 * place + 2] - b;
+        return dl * dl + da * da + db * db;
     }
 }

@@ -68,7 +68,6 @@ class DitherTest {
                         4,
                         new Bounds(0, 0, 4, 1),
                         held,
-                        palette,
                         new NearestColor(palette),
                         new Dithering(Dither.FLOYD_STEINBERG, 100)))
                 .containsExactly(2, 0, 0, 2);
@@ -113,13 +112,7 @@ class DitherTest {
         byte[] whole = indices(dither, 85, ramp, BLACK_AND_WHITE);
         Bounds box = new Bounds(13, 5, 29, 20);
         byte[] part = Indexer.indices(
-                ramp.argb(),
-                64,
-                box,
-                null,
-                BLACK_AND_WHITE,
-                new NearestColor(BLACK_AND_WHITE),
-                new Dithering(dither, 85));
+                ramp.argb(), 64, box, null, new NearestColor(BLACK_AND_WHITE), new Dithering(dither, 85));
         for (int y = 0; y < box.height(); y++) {
             for (int x = 0; x < box.width(); x++) {
                 assertThat(part[y * box.width() + x]).isEqualTo(whole[(5 + y) * 64 + 13 + x]);
@@ -166,7 +159,6 @@ class DitherTest {
                 raster.width(),
                 Bounds.all(raster.size()),
                 null,
-                palette,
                 new NearestColor(palette),
                 new Dithering(dither, amount));
     }

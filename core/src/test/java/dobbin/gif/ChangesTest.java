@@ -199,7 +199,8 @@ class ChangesTest {
         Palette palette = PaletteBuilder.build(new ColorTally().count(sunrise), 64, false, new int[0], false);
         Encoded encoded = encoded(List.of(sunrise), palette, false, Dithering.NONE, tolerance);
         double gap = new NearestColor(palette).meanGap();
-        double bound = tolerance / 20.0 * Math.hypot(0.017, 0.9 * gap) + 1e-6;
+        double roundingOfThreeAxes = 2 * Math.sqrt(3) / 8192;
+        double bound = tolerance / 20.0 * Math.hypot(0.017, 0.9 * gap) + roundingOfThreeAxes;
         int bent = 0;
         int[] shown = encoded.shown().get(0).argb();
         for (int at = 0; at < shown.length; at++) {
