@@ -36,6 +36,8 @@ import tools.jackson.databind.json.JsonMapper;
 @Command(name = "bench", description = "Times the encoder: warm, from decoded frames in memory to bytes.")
 final class Bench implements Callable<Integer> {
     private static final int DELAY_MILLIS = 40;
+    /** After about this long the virtual machine has compiled what takes the time; its own work would count as ours. */
+    private static final long COMPILED_NANOS = 3_000_000_000L;
 
     @Spec
     private CommandSpec spec;
@@ -61,7 +63,7 @@ final class Bench implements Callable<Integer> {
     @Option(names = "--threads", paramLabel = "N", description = "1, or all there are (all)")
     private int threads = Runtime.getRuntime().availableProcessors();
 
-    @Option(names = "--warmups", paramLabel = "N", description = "runs that do not count (5, or BENCH_WARMUPS)")
+    @Option(names = "--warmups", paramLabel = "N", description = "runs that do not count, and 3 seconds of them (5, or BENCH_WARMUPS)")
     private int warmups = setting("BENCH_WARMUPS", 5);
 
     @Option(names = "--runs", paramLabel = "N", description = "runs that count (9, or BENCH_RUNS)")
@@ -105,9 +107,11 @@ final class Bench implements Callable<Integer> {
         Slim slim = new Slim(threads == 1 ? (Executor) Runnable::run : FrameThreads.ALL, meter);
         long base = Meter.kilobytes("VmRSS");
         long deadline = System.nanoTime() + seconds * 1_000_000_000L;
+        long compiled = System.nanoTime() + COMPILED_NANOS;
         int warmed = 0;
-        for (; warmed < warmups && (warmed == 0 || System.nanoTime() < deadline); warmed++) {
+        while (warmed == 0 || (warmed < warmups || System.nanoTime() < compiled) && System.nanoTime() < deadline) {
             slim.deliver(loop.reel, loop.pictures, Progress.NONE);
+            warmed++;
         }
         deadline = System.nanoTime() + seconds * 1_000_000_000L;
         List<Meter.Reading> readings = new ArrayList<>();

@@ -32,6 +32,9 @@ public final class Mixing {
     private final ThresholdMap thresholds;
     private final float push;
     private final float bound;
+    /** The color asked about last, not yet mixed, and the same in Oklab: many pixels are like the one before. */
+    private int asked;
+
     private final float[] lab = new float[3];
     /** What falls to the pixels of this row and of the two below, three floats a pixel, with a pixel of margin at either end. */
     private float[] here;
@@ -92,7 +95,10 @@ public final class Mixing {
 
     /** Works out {@link #l}, {@link #a} and {@link #b} for a pixel. */
     public void ask(int rgb, int x) {
-        Oklab.fromRgb(rgb, lab, 0);
+        if (rgb != asked) {
+            Oklab.fromRgb(rgb, lab, 0);
+            asked = rgb;
+        }
         l = lab[0];
         a = lab[1];
         b = lab[2];

@@ -2,6 +2,7 @@ package dobbin.gif;
 
 import dobbin.raster.Bounds;
 import dobbin.raster.Size;
+import java.util.Arrays;
 import java.util.Set;
 
 /**
@@ -21,6 +22,7 @@ final class Change {
     private static final float CHANNEL_PER_TOLERANCE = 0.3f;
 
     private static final float MEAN_PER_CHANNEL = 0.2f;
+    private static final int ALPHA_SHIFT = 24;
     private static final byte HELD = 1;
     private static final byte DRAWN = 0;
     private static final byte UNDECIDED = 2;
@@ -65,9 +67,7 @@ final class Change {
     static Change between(int[] shown, int[] wanted, Size size, int tolerance, Set<Integer> spared) {
         Change change = new Change(shown, wanted, size, tolerance, spared);
         for (int y = 0; y < change.height; y += TILE_HEIGHT) {
-            for (int x = 0; x < change.width; x += TILE_WIDTH) {
-                change.tile(x, y, Math.min(x + TILE_WIDTH, change.width), Math.min(y + TILE_HEIGHT, change.height));
-            }
+            change.strip(y, Math.min(y + TILE_HEIGHT, change.height));
         }
         return change;
     }
@@ -97,6 +97,63 @@ final class Change {
         return vanishing;
     }
 
+    /** Only the tiles from the first pixel to the last that differ are looked at; most strips of most loops have none. */
+    private void strip(int y0, int y1) {
+        Arrays.fill(held, y0 * width, y1 * width, HELD);
+        int first = width;
+        int end = 0;
+        for (int y = y0; y < y1; y++) {
+            int row = y * width;
+            int same = Arrays.mismatch(shown, row, row + first, wanted, row, row + first);
+            first = same < 0 ? first : same;
+            int last = row + width;
+            while (last > row + end && shown[last - 1] == wanted[last - 1]) {
+                last--;
+            }
+            end = Math.max(end, last - row);
+        }
+        for (int x = first - first % TILE_WIDTH; x < end; x += TILE_WIDTH) {
+            int x1 = Math.min(x + TILE_WIDTH, width);
+            if (!holdsAll(x, y0, x1, y1)) {
+                tile(x, y0, x1, y1);
+            }
+        }
+    }
+
+    /**
+     * Holds a tile in which nothing but noise changes; {@link #tile} would too, but has to think about each pixel.
+     *
+     * @return false where it is another kind of tile
+     */
+    private boolean holdsAll(int x0, int y0, int x1, int y1) {
+        int worst = 0;
+        int red = 0;
+        int green = 0;
+        int blue = 0;
+        for (int y = y0; y < y1; y++) {
+            for (int at = y * width + x0, end = y * width + x1; at < end; at++) {
+                int is = shown[at];
+                int shall = wanted[at];
+                int dr = (shall >> 16 & 0xFF) - (is >> 16 & 0xFF);
+                int dg = (shall >> 8 & 0xFF) - (is >> 8 & 0xFF);
+                int db = (shall & 0xFF) - (is & 0xFF);
+                int alpha = (is ^ shall) >>> ALPHA_SHIFT;
+                worst = Math.max(worst, Math.max(Math.max(alpha, Math.abs(dr)), Math.max(Math.abs(dg), Math.abs(db))));
+                red += dr;
+                green += dg;
+                blue += db;
+            }
+            if (worst > channelLimit || spares && worst > 0) {
+                return false;
+            }
+        }
+        if (!isNoise(red, green, blue, (x1 - x0) * (y1 - y0))) {
+            return false;
+        }
+        exact &= worst == 0;
+        return true;
+    }
+
     private void tile(int x0, int y0, int x1, int y1) {
         int undecided = 0;
         int restless = 0;
@@ -108,13 +165,13 @@ final class Change {
                 int is = shown[at];
                 int shall = wanted[at];
                 if (is == shall) {
-                    held[at] = HELD;
                     continue;
                 }
                 if (restless > RESTLESS || is == 0 || shall == 0 || spares && spared.contains(shall & 0xFFFFFF)) {
                     if (shall == 0) {
                         vanish(at);
                     }
+                    held[at] = DRAWN;
                     restless++;
                     continue;
                 }
@@ -122,6 +179,7 @@ final class Change {
                 int dg = (shall >> 8 & 0xFF) - (is >> 8 & 0xFF);
                 int db = (shall & 0xFF) - (is & 0xFF);
                 if (Math.max(Math.abs(dr), Math.max(Math.abs(dg), Math.abs(db))) > channelLimit) {
+                    held[at] = DRAWN;
                     restless++;
                     continue;
                 }

@@ -87,15 +87,18 @@ public final class ColorCloud {
     }
 
     /** @return how far the points are from the nearest of the palette's colors, on average by weight; of a sample */
-    public double meanDistance(NearestColor nearest) {
+    public double meanDistance(Palette palette) {
+        float[] lab = NearestColor.labOf(palette.colors());
+        ColorsByLightness colors = new ColorsByLightness(lab);
         double sum = 0;
         double weight = 0;
         int step = Math.max(1, weights.length / SAMPLE);
         for (int i = 0; i < weights.length; i += step) {
-            float l = points[3 * i];
-            float a = points[3 * i + 1];
-            float b = points[3 * i + 2];
-            sum += weights[i] * Math.sqrt(nearest.squaredDistance(nearest.indexOf(l, a, b), l, a, b));
+            int at = 3 * colors.nearest(points[3 * i], points[3 * i + 1], points[3 * i + 2]);
+            double l = points[3 * i] - lab[at];
+            double a = points[3 * i + 1] - lab[at + 1];
+            double b = points[3 * i + 2] - lab[at + 2];
+            sum += weights[i] * Math.sqrt(l * l + a * a + b * b);
             weight += weights[i];
         }
         return weight == 0 ? 0 : sum / weight;

@@ -35,10 +35,9 @@ public final class ColorTally {
 
     private final int enoughPixels;
     private final float[] linear = LinearLight.table();
-    private final float[] weights = new float[BINS];
-    private final float[] reds = new float[BINS];
-    private final float[] greens = new float[BINS];
-    private final float[] blues = new float[BINS];
+    /** Of each bin its weight, and the weighted sums of red, green and blue: side by side, as they are used together. */
+    private final float[] sums = new float[4 * BINS];
+
     private int[] touched = new int[4096];
     private int occupied;
 
@@ -104,16 +103,17 @@ public final class ColorTally {
     }
 
     private void add(int bin, float weight, int red, int green, int blue) {
-        if (weights[bin] == 0) {
+        int at = 4 * bin;
+        if (sums[at] == 0) {
             if (occupied == touched.length) {
                 touched = Arrays.copyOf(touched, 2 * occupied);
             }
             touched[occupied++] = bin;
         }
-        weights[bin] += weight;
-        reds[bin] += weight * red;
-        greens[bin] += weight * green;
-        blues[bin] += weight * blue;
+        sums[at] += weight;
+        sums[at + 1] += weight * red;
+        sums[at + 2] += weight * green;
+        sums[at + 3] += weight * blue;
     }
 
     private ColorCloud cloud(ExactColors exact, boolean transparentSeen) {
@@ -121,15 +121,16 @@ public final class ColorTally {
         float[] points = new float[3 * occupied];
         float[] kept = new float[occupied];
         for (int i = 0; i < occupied; i++) {
-            int bin = bins[i];
-            float weight = weights[bin];
+            int at = 4 * bins[i];
+            float weight = sums[at];
             kept[i] = weight;
             Oklab.fromLinear(
-                    light(reds[bin] / weight), light(greens[bin] / weight), light(blues[bin] / weight), points, 3 * i);
-            weights[bin] = 0;
-            reds[bin] = 0;
-            greens[bin] = 0;
-            blues[bin] = 0;
+                    light(sums[at + 1] / weight),
+                    light(sums[at + 2] / weight),
+                    light(sums[at + 3] / weight),
+                    points,
+                    3 * i);
+            Arrays.fill(sums, at, at + 4, 0f);
         }
         occupied = 0;
         return new ColorCloud(bins, points, kept, exact, transparentSeen);

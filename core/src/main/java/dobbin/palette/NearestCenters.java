@@ -14,7 +14,7 @@ final class NearestCenters {
     /** @param centers three floats each; may be moved between calls */
     NearestCenters(float[] centers) {
         this.centers = centers;
-        this.around = new Neighbors(centers, AROUND);
+        this.around = new ColorsByLightness(centers).neighbors(AROUND);
     }
 
     /**

@@ -1,8 +1,6 @@
 package dobbin.palette;
 
 import dobbin.color.Oklab;
-import java.util.Comparator;
-import java.util.stream.IntStream;
 
 /**
  * Finds the color nearest to a point in Oklab.
@@ -27,13 +25,7 @@ public final class NearestColor {
 
     private final Palette palette;
     private final float[] lab;
-    /** The colors, darkest first. */
-    private final int[] byLightness;
-
-    /** Where each color is among those. */
-    private final int[] placeOf;
-
-    private final float[] sortedLab;
+    private final ColorsByLightness byLightness;
     private final Neighbors neighbors;
     private final float meanGap;
     private final float lightnessStart;
@@ -50,25 +42,14 @@ public final class NearestColor {
     public NearestColor(Palette palette) {
         this.palette = palette;
         lab = labOf(palette.colors());
-        byLightness = IntStream.range(0, lab.length / 3)
-                .boxed()
-                .sorted(Comparator.comparingDouble(color -> lab[3 * color]))
-                .mapToInt(color -> color)
-                .toArray();
-        placeOf = new int[byLightness.length];
-        sortedLab = new float[lab.length];
-        for (int place = 0; place < byLightness.length; place++) {
-            placeOf[byLightness[place]] = place;
-            System.arraycopy(lab, 3 * byLightness[place], sortedLab, 3 * place, 3);
-        }
-        neighbors = new Neighbors(lab, NEIGHBORS);
+        byLightness = new ColorsByLightness(lab);
+        neighbors = byLightness.neighbors(NEIGHBORS);
         meanGap = meanGapOf();
         float margin = LEAST_MARGIN + MARGIN_IN_GAPS * meanGap;
-        float[] least = {sortedLab[0], least(1), least(2)};
-        lightnessStart = least[0] - margin;
-        aStart = least[1] - margin;
-        bStart = least[2] - margin;
-        float lightness = sortedLab[sortedLab.length - 3] + margin - lightnessStart;
+        lightnessStart = byLightness.darkest() - margin;
+        aStart = least(1) - margin;
+        bStart = least(2) - margin;
+        float lightness = byLightness.lightest() + margin - lightnessStart;
         float a = most(1) + margin - aStart;
         float b = most(2) + margin - bStart;
         float side = FIRST_CELL_SIDE;
@@ -118,7 +99,7 @@ public final class NearestColor {
                 best = color;
             }
         }
-        return nearestFrom(placeOf[best], l, a, b);
+        return byLightness.nearest(l, a, b);
     }
 
     /**
@@ -143,7 +124,10 @@ public final class NearestColor {
 
     /** @return the squared distance of a color from a point */
     public float squaredDistance(int color, float l, float a, float b) {
-        return squaredDistance(lab, color, l, a, b);
+        float dl = lab[3 * color] - l;
+        float da = lab[3 * color + 1] - a;
+        float db = lab[3 * color + 2] - b;
+        return dl * dl + da * da + db * db;
     }
 
     /** @return how far a color is from its nearest neighbor, on average; 0 for a single one */
@@ -155,44 +139,9 @@ public final class NearestColor {
         float l = (i + 0.5f) / lightnessSteps + lightnessStart;
         float a = (j + 0.5f) / chromaSteps + aStart;
         float b = (k + 0.5f) / chromaSteps + bStart;
-        int color = nearestFrom(placeOfLightness(l), l, a, b);
+        int color = byLightness.nearest(l, a, b);
         cells[cell] = (short) (color + 1);
         return color;
-    }
-
-    /** @return the place of the darkest color that is no darker, or of the lightest */
-    private int placeOfLightness(float l) {
-        int from = 0;
-        int to = byLightness.length - 1;
-        while (from < to) {
-            int middle = (from + to) / 2;
-            if (sortedLab[3 * middle] < l) {
-                from = middle + 1;
-            } else {
-                to = middle;
-            }
-        }
-        return from;
-    }
-
-    /** Looks at darker and at lighter colors until those differ more in lightness alone than the best does in all. */
-    private int nearestFrom(int start, float l, float a, float b) {
-        int best = start;
-        float least = squaredDistance(sortedLab, start, l, a, b);
-        for (int direction = -1; direction <= 1; direction += 2) {
-            for (int place = start + direction; place >= 0 && place < byLightness.length; place += direction) {
-                float beyond = direction * (sortedLab[3 * place] - l);
-                if (beyond > 0 && beyond * beyond >= least) {
-                    break;
-                }
-                float distance = squaredDistance(sortedLab, place, l, a, b);
-                if (distance < least) {
-                    least = distance;
-                    best = place;
-                }
-            }
-        }
-        return byLightness[best];
     }
 
     private float meanGapOf() {
@@ -200,10 +149,10 @@ public final class NearestColor {
             return 0;
         }
         double sum = 0;
-        for (int color = 0; color < byLightness.length; color++) {
+        for (int color = 0; color < byLightness.count(); color++) {
             sum += Math.sqrt(neighbors.squaredDistance(color, 1));
         }
-        return (float) (sum / byLightness.length);
+        return (float) (sum / byLightness.count());
     }
 
     private float least(int axis) {
@@ -224,12 +173,5 @@ public final class NearestColor {
 
     private static int step(float value, int count) {
         return Math.max(0, Math.min((int) value, count - 1));
-    }
-
-    private static float squaredDistance(float[] lab, int place, float l, float a, float b) {
-        float dl = lab[3 * place] - l;
-        float da = lab[3 * place + 1] - a;
-        float db = lab[3 * place + 2] - b;
-        return dl * dl + da * da + db * db;
     }
 }

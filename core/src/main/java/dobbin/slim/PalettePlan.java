@@ -1,7 +1,6 @@
 package dobbin.slim;
 
 import dobbin.palette.ColorCloud;
-import dobbin.palette.NearestColor;
 import dobbin.palette.Palette;
 import dobbin.palette.PaletteBuilder;
 import dobbin.palette.PaletteChoice;
@@ -91,7 +90,7 @@ record PalettePlan(List<Palette> ofFrames, boolean exact) {
     }
 
     private static boolean isGoodEnough(Palette one, ColorCloud all, Wanted wanted, FrameWork work) {
-        if (all.meanDistance(new NearestColor(one)) < UNSEEN) {
+        if (all.meanDistance(one) < UNSEEN) {
             return true;
         }
         int frames = wanted.clouds.size();
@@ -99,9 +98,8 @@ record PalettePlan(List<Palette> ofFrames, boolean exact) {
                 .mapToObj(i ->
                         wanted.clouds.get((int) ((long) i * (frames - 1) / Math.max(1, Math.min(PROBES, frames) - 1))))
                 .toList();
-        List<double[]> distances = work.each(probes, cloud -> new double[] {
-            cloud.meanDistance(new NearestColor(one)), cloud.meanDistance(new NearestColor(wanted.of(cloud, true)))
-        });
+        List<double[]> distances = work.each(probes, cloud ->
+                new double[] {cloud.meanDistance(one), cloud.meanDistance(wanted.of(cloud, true))});
         double shared = distances.stream().mapToDouble(each -> each[0]).sum();
         double own = distances.stream().mapToDouble(each -> each[1]).sum();
         return own > WORTH_IT * shared;
@@ -111,17 +109,13 @@ record PalettePlan(List<Palette> ofFrames, boolean exact) {
         record Own(Palette palette, double distance) {}
         Function<ColorCloud, Own> own = cloud -> {
             Palette palette = wanted.of(cloud, true);
-            return new Own(palette, cloud.meanDistance(new NearestColor(palette)));
+            return new Own(palette, cloud.meanDistance(palette));
         };
         List<Own> owns = work.each(wanted.clouds, own);
         List<Palette> chosen = new ArrayList<>();
-        NearestColor current = null;
         for (int i = 0; i < owns.size(); i++) {
             boolean keeps =
-                    current != null && wanted.clouds.get(i).meanDistance(current) <= STILL_GOOD * owns.get(i).distance;
-            if (!keeps) {
-                current = new NearestColor(owns.get(i).palette);
-            }
+                    i > 0 && wanted.clouds.get(i).meanDistance(chosen.get(i - 1)) <= STILL_GOOD * owns.get(i).distance;
             chosen.add(keeps ? chosen.get(i - 1) : owns.get(i).palette);
         }
         return chosen;
