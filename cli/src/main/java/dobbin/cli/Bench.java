@@ -5,6 +5,7 @@ import dobbin.edit.Edit;
 import dobbin.edit.EditRejected;
 import dobbin.edit.NewStill;
 import dobbin.edit.SetDelay;
+import dobbin.raster.Memory;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.reel.Frame;
@@ -63,7 +64,10 @@ final class Bench implements Callable<Integer> {
     @Option(names = "--threads", paramLabel = "N", description = "1, or all there are (all)")
     private int threads = Runtime.getRuntime().availableProcessors();
 
-    @Option(names = "--warmups", paramLabel = "N", description = "runs that do not count, and 3 seconds of them (5, or BENCH_WARMUPS)")
+    @Option(
+            names = "--warmups",
+            paramLabel = "N",
+            description = "runs that do not count, and 3 seconds of them (5, or BENCH_WARMUPS)")
     private int warmups = setting("BENCH_WARMUPS", 5);
 
     @Option(names = "--runs", paramLabel = "N", description = "runs that count (9, or BENCH_RUNS)")
@@ -104,7 +108,7 @@ final class Bench implements Callable<Integer> {
         }
         Loop loop = folder == null ? drawn() : read();
         Meter meter = new Meter();
-        Slim slim = new Slim(threads == 1 ? (Executor) Runnable::run : FrameThreads.ALL, meter);
+        Slim slim = new Slim(threads == 1 ? (Executor) Runnable::run : FrameThreads.ALL, meter, Memory.NONE);
         long base = Meter.kilobytes("VmRSS");
         long deadline = System.nanoTime() + seconds * 1_000_000_000L;
         long compiled = System.nanoTime() + COMPILED_NANOS;

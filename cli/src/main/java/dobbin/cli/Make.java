@@ -5,6 +5,7 @@ import dobbin.edit.Edit;
 import dobbin.edit.EditRejected;
 import dobbin.edit.SetDelay;
 import dobbin.edit.SetPlays;
+import dobbin.raster.Memory;
 import dobbin.reel.Frame;
 import dobbin.reel.Reel;
 import dobbin.slim.Delivered;
@@ -103,7 +104,7 @@ final class Make implements Callable<Integer> {
         }
         Reel reel = reel(stills);
         Meter meter = new Meter();
-        Slim slim = new Slim(FrameThreads.ALL, meter);
+        Slim slim = new Slim(FrameThreads.ALL, meter, Memory.NONE);
         List<Meter.Reading> readings = new ArrayList<>();
         Delivered delivered = null;
         for (int run = 0; run < repeat; run++) {

@@ -114,19 +114,22 @@ final class Change {
         }
         for (int x = first - first % TILE_WIDTH; x < end; x += TILE_WIDTH) {
             int x1 = Math.min(x + TILE_WIDTH, width);
-            if (!holdsAll(x, y0, x1, y1)) {
+            if (!isPlain(x, y0, x1, y1)) {
                 tile(x, y0, x1, y1);
             }
         }
     }
 
     /**
-     * Holds a tile in which nothing but noise changes; {@link #tile} would too, but has to think about each pixel.
+     * Settles a tile in which nothing but noise changes, or nearly everything does. {@link #tile} would do the same, but has
+     * to think about each pixel.
      *
      * @return false where it is another kind of tile
      */
-    private boolean holdsAll(int x0, int y0, int x1, int y1) {
-        int worst = 0;
+    private boolean isPlain(int x0, int y0, int x1, int y1) {
+        int flips = 0;
+        int differing = 0;
+        int restless = 0;
         int red = 0;
         int green = 0;
         int blue = 0;
@@ -137,21 +140,41 @@ final class Change {
                 int dr = (shall >> 16 & 0xFF) - (is >> 16 & 0xFF);
                 int dg = (shall >> 8 & 0xFF) - (is >> 8 & 0xFF);
                 int db = (shall & 0xFF) - (is & 0xFF);
-                int alpha = (is ^ shall) >>> ALPHA_SHIFT;
-                worst = Math.max(worst, Math.max(Math.max(alpha, Math.abs(dr)), Math.max(Math.abs(dg), Math.abs(db))));
+                int worst = Math.max(Math.abs(dr), Math.max(Math.abs(dg), Math.abs(db)));
+                flips |= is ^ shall;
+                differing += is == shall ? 0 : 1;
+                restless += worst > channelLimit ? 1 : 0;
                 red += dr;
                 green += dg;
                 blue += db;
             }
-            if (worst > channelLimit || spares && worst > 0) {
-                return false;
-            }
         }
-        if (!isNoise(red, green, blue, (x1 - x0) * (y1 - y0))) {
+        if (flips >>> ALPHA_SHIFT != 0 || spares && differing > 0) {
             return false;
         }
-        exact &= worst == 0;
-        return true;
+        if (restless == 0 && isNoise(red, green, blue, (x1 - x0) * (y1 - y0))) {
+            exact &= differing == 0;
+            return true;
+        }
+        if (restless > RESTLESS) {
+            drawWhatDiffers(x0, y0, x1, y1, differing);
+            return true;
+        }
+        return false;
+    }
+
+    private void drawWhatDiffers(int x0, int y0, int x1, int y1, int differing) {
+        for (int y = y0; y < y1; y++) {
+            for (int at = y * width + x0, end = y * width + x1; at < end; at++) {
+                held[at] = shown[at] == wanted[at] ? HELD : DRAWN;
+            }
+        }
+        if (differing == (x1 - x0) * (y1 - y0)) {
+            drawn += differing;
+            extend(x0, y0, x1, y1);
+        } else {
+            look(x0, y0, x1, y1);
+        }
     }
 
     private void tile(int x0, int y0, int x1, int y1) {

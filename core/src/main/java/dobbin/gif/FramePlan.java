@@ -1,6 +1,8 @@
 package dobbin.gif;
 
 import dobbin.raster.Bounds;
+import java.util.Arrays;
+import java.util.Objects;
 
 /**
  * What of a frame must be drawn.
@@ -21,5 +23,20 @@ record FramePlan(Bounds box, byte[] heldPixels, boolean exactlyHeld, int drawn, 
 
     boolean hasHeld() {
         return held() > 0;
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof FramePlan that
+                && box.equals(that.box)
+                && exactlyHeld == that.exactlyHeld
+                && drawn == that.drawn
+                && disposal == that.disposal
+                && Arrays.equals(heldPixels, that.heldPixels);
+    }
+
+    @Override
+    public int hashCode() {
+        return Objects.hash(box, exactlyHeld, drawn, disposal);
     }
 }

@@ -1,7 +1,9 @@
 package dobbin.gif;
 
+import dobbin.dither.Dithering;
 import dobbin.palette.NearestColor;
 import dobbin.palette.Palette;
+import dobbin.raster.Memory;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import java.util.ArrayDeque;
@@ -24,33 +26,47 @@ public final class LoopEncoder {
     /** Enough for any number of processors to have work while the first frame is waited for. */
     private static final int UNDER_WAY = 2 * Runtime.getRuntime().availableProcessors();
 
+    /** For memory: of a palette there is nothing else to know. */
+    private static final Class<NearestColor> NEAREST = NearestColor.class;
+
     private final Size size;
     private final GifSettings settings;
     private final Executor executor;
+    private final Memory memory;
     private final ChangePlanner planner;
     private final ConcurrentLinkedQueue<FrameCoder> idleCoders = new ConcurrentLinkedQueue<>();
     private final Deque<Coding> underWay = new ArrayDeque<>();
     private final List<EncodedFrame> encoded = new ArrayList<>();
-    /** Of the last frame's palette; frames that share one share what was found out about it. */
+    /** For the palette used last; frames that share one share what was found out about it. */
     private NearestColor nearest;
 
     private Waiting waiting;
     private int added;
 
     /** A frame whose plan is not finished: what comes next decides how it is disposed of. */
-    private record Waiting(int[] argb, NearestColor nearest, int first, int frames) {
+    private record Waiting(Raster picture, Palette palette, int first, int frames) {
         Waiting longer() {
-            return new Waiting(argb, nearest, first, frames + 1);
+            return new Waiting(picture, palette, first, frames + 1);
         }
     }
+
+    /** All that codes depend on but the picture. */
+    private record Terms(
+            Palette palette, boolean own, Dithering dithering, boolean repeatable, int tolerance, FramePlan plan) {}
 
     private record Coding(Waiting frame, CompletableFuture<StoredFrame> stored) {}
 
     /** @param executor codes frames; {@code Runnable::run} for the calling thread alone */
     public LoopEncoder(Size size, GifSettings settings, Executor executor) {
+        this(size, settings, executor, Memory.NONE);
+    }
+
+    /** @param memory of codes: a frame that is wanted as before is not coded again */
+    public LoopEncoder(Size size, GifSettings settings, Executor executor, Memory memory) {
         this.size = size;
         this.settings = settings;
         this.executor = executor;
+        this.memory = memory;
         this.planner = new ChangePlanner(
                 size, settings.tolerance(), settings.dithering().spared());
     }
@@ -71,10 +87,7 @@ public final class LoopEncoder {
             if (step.finished() != null) {
                 code(step.finished());
             }
-            if (nearest == null || nearest.palette() != palette) {
-                nearest = new NearestColor(palette);
-            }
-            waiting = new Waiting(picture.argb(), nearest, added, 1);
+            waiting = new Waiting(picture, palette, added, 1);
         }
         added++;
     }
@@ -100,20 +113,30 @@ public final class LoopEncoder {
     }
 
     private StoredFrame coded(Waiting frame, FramePlan plan) {
-        if (frame.nearest.palette() != settings.palette()) {
-            return coder(frame.nearest).code(frame.argb, size.width(), plan, true);
-        }
-        FrameCoder coder = idleCoders.poll();
-        if (coder == null) {
-            coder = coder(frame.nearest);
-        }
-        StoredFrame stored = coder.code(frame.argb, size.width(), plan, false);
-        idleCoders.add(coder);
-        return stored;
+        boolean own = frame.palette != settings.palette();
+        Terms terms =
+                new Terms(frame.palette, own, settings.dithering(), settings.repeatable(), settings.tolerance(), plan);
+        return memory.of(frame.picture, terms, () -> {
+            FrameCoder idle = own ? null : idleCoders.poll();
+            FrameCoder coder = idle == null ? coder(frame.palette) : idle;
+            StoredFrame stored = coder.code(frame.picture.argb(), size.width(), plan, own);
+            if (!own) {
+                idleCoders.add(coder);
+            }
+            return stored;
+        });
     }
 
-    private FrameCoder coder(NearestColor colors) {
-        return new FrameCoder(colors, settings.dithering(), settings.repeatable(), settings.tolerance());
+    private FrameCoder coder(Palette palette) {
+        NearestColor nearest = memory.of(palette, NEAREST, () -> nearest(palette));
+        return new FrameCoder(nearest, settings.dithering(), settings.repeatable(), settings.tolerance());
+    }
+
+    private synchronized NearestColor nearest(Palette palette) {
+        if (nearest == null || nearest.palette() != palette) {
+            nearest = new NearestColor(palette);
+        }
+        return nearest;
     }
 
     private void takeFirst() {

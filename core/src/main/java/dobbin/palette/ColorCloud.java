@@ -8,6 +8,8 @@ import java.util.List;
  */
 public final class ColorCloud {
     private static final int SAMPLE = 2_000;
+    /** Of the whole numbers that weights and sums are added up in. */
+    private static final float ONE = 1 << 20;
 
     /** Which of the tally's bins each point stands for: points of the same bin are joined. */
     final int[] bins;
@@ -33,43 +35,47 @@ public final class ColorCloud {
         }
         ExactColors exact = new ExactColors();
         boolean transparentSeen = false;
-        float[] weights = new float[ColorTally.BINS];
-        float[] sums = new float[3 * ColorTally.BINS];
+        // Whole numbers, so that it does not matter which comes first: moved frames keep their palette.
+        long[] sums = new long[4 * ColorTally.BINS];
         for (ColorCloud cloud : clouds) {
             transparentSeen |= cloud.transparentSeen;
             exact.addAll(cloud.exact);
             for (int i = 0; i < cloud.bins.length; i++) {
-                int bin = cloud.bins[i];
+                int at = 4 * cloud.bins[i];
                 float weight = cloud.weights[i];
-                weights[bin] += weight;
-                sums[3 * bin] += weight * cloud.points[3 * i];
-                sums[3 * bin + 1] += weight * cloud.points[3 * i + 1];
-                sums[3 * bin + 2] += weight * cloud.points[3 * i + 2];
+                sums[at] += fixed(weight);
+                sums[at + 1] += fixed(weight * cloud.points[3 * i]);
+                sums[at + 2] += fixed(weight * cloud.points[3 * i + 1]);
+                sums[at + 3] += fixed(weight * cloud.points[3 * i + 2]);
             }
         }
-        return means(weights, sums, exact, transparentSeen);
+        return means(sums, exact, transparentSeen);
     }
 
-    private static ColorCloud means(float[] weights, float[] sums, ExactColors exact, boolean transparentSeen) {
+    private static long fixed(float value) {
+        return (long) (value * ONE);
+    }
+
+    private static ColorCloud means(long[] sums, ExactColors exact, boolean transparentSeen) {
         int occupied = 0;
-        for (float weight : weights) {
-            occupied += weight > 0 ? 1 : 0;
+        for (int at = 0; at < sums.length; at += 4) {
+            occupied += sums[at] > 0 ? 1 : 0;
         }
         int[] bins = new int[occupied];
         float[] points = new float[3 * occupied];
-        float[] kept = new float[occupied];
-        int at = 0;
-        for (int bin = 0; bin < weights.length; bin++) {
-            if (weights[bin] > 0) {
-                bins[at] = bin;
-                kept[at] = weights[bin];
-                points[3 * at] = sums[3 * bin] / weights[bin];
-                points[3 * at + 1] = sums[3 * bin + 1] / weights[bin];
-                points[3 * at + 2] = sums[3 * bin + 2] / weights[bin];
-                at++;
+        float[] weights = new float[occupied];
+        int point = 0;
+        for (int at = 0; at < sums.length; at += 4) {
+            if (sums[at] > 0) {
+                bins[point] = at / 4;
+                weights[point] = sums[at] / ONE;
+                for (int axis = 0; axis < 3; axis++) {
+                    points[3 * point + axis] = (float) (sums[at + 1 + axis] / (double) sums[at]);
+                }
+                point++;
             }
         }
-        return new ColorCloud(bins, points, kept, exact, transparentSeen);
+        return new ColorCloud(bins, points, weights, exact, transparentSeen);
     }
 
     public boolean transparentSeen() {

@@ -43,12 +43,17 @@ public final class ColorTally {
 
     /** Counts a single picture, or a few. */
     public ColorTally() {
-        this(1);
+        this(pixelsOfAFrame(1));
     }
 
-    /** @param frames how many pictures the loop has: of many, fewer pixels each are weighed */
-    public ColorTally(int frames) {
-        enoughPixels = Math.max(LEAST_OF_A_FRAME, Math.min(MOST_OF_A_FRAME, PIXELS_OF_A_LOOP / frames));
+    /** @param enoughPixels how many pixels of a picture are weighed, about */
+    public ColorTally(int enoughPixels) {
+        this.enoughPixels = enoughPixels;
+    }
+
+    /** @return of how many pixels of each the colors are weighed in a loop that long */
+    public static int pixelsOfAFrame(int frames) {
+        return Math.max(LEAST_OF_A_FRAME, Math.min(MOST_OF_A_FRAME, PIXELS_OF_A_LOOP / frames));
     }
 
     /** @param picture pixels opaque or 0: those are transparent and no color */

@@ -1,5 +1,7 @@
 package dobbin.palette;
 
+import java.util.Arrays;
+
 /**
  * Up to 256 entries, 0xRRGGBB. Where one is transparent, it is entry 0: frames that need only the first few entries can
  * then be written with short codes.
@@ -60,5 +62,15 @@ public final class Palette {
     /** @param index of an entry; its color, 0xRRGGBB, and 0 for the transparent one */
     public int rgb(int index) {
         return index < firstColor ? 0 : colors[index - firstColor];
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Palette that && firstColor == that.firstColor && Arrays.equals(colors, that.colors);
+    }
+
+    @Override
+    public int hashCode() {
+        return 31 * Arrays.hashCode(colors) + firstColor;
     }
 }

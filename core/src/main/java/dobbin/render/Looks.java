@@ -46,7 +46,7 @@ public final class Looks {
 
     /** @return the name of the file that would be delivered */
     public static String ofDelivery(Reel reel) {
-        return name("delivery-2 " + reel.delivery() + '\n' + loop(reel));
+        return name("delivery-3 " + reel.delivery() + '\n' + loop(reel));
     }
 
     /**
@@ -55,7 +55,7 @@ public final class Looks {
      */
     public static String ofEncoding(Reel reel, boolean mayMerge) {
         StringBuilder inputs =
-                new StringBuilder("encoding-1 ").append(mayMerge).append(' ').append(reel.delivery());
+                new StringBuilder("encoding-2 ").append(mayMerge).append(' ').append(reel.delivery());
         Tracks tracks = new Tracks(reel.frames());
         for (Frame frame : reel.loop()) {
             inputs.append('\n').append(drawing(reel, tracks, frame));

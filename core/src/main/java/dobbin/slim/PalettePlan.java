@@ -4,10 +4,12 @@ import dobbin.palette.ColorCloud;
 import dobbin.palette.Palette;
 import dobbin.palette.PaletteBuilder;
 import dobbin.palette.PaletteChoice;
+import dobbin.raster.Memory;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -34,14 +36,32 @@ record PalettePlan(List<Palette> ofFrames, boolean exact) {
      * @param entries of a palette, 2 to 256
      * @param kept colors that every palette must hold
      */
-    record Wanted(List<ColorCloud> clouds, PaletteChoice choice, int entries, int[] kept, boolean forDithering) {
+    record Wanted(
+            List<ColorCloud> clouds,
+            PaletteChoice choice,
+            int entries,
+            int[] kept,
+            boolean forDithering,
+            Memory memory) {
+        private record Joined(Map<ColorCloud, Long> clouds) {}
+
+        private record Terms(int entries, boolean transparent, List<Integer> kept, boolean forDithering) {}
+
+        /** Of the same clouds, whatever their order. */
+        ColorCloud joined() {
+            Joined terms = new Joined(clouds.stream().collect(Collectors.groupingBy(it -> it, Collectors.counting())));
+            return memory.of(clouds.get(0), terms, () -> ColorCloud.joined(clouds));
+        }
+
         Palette of(ColorCloud cloud, boolean transparent) {
-            return PaletteBuilder.build(cloud, entries, transparent, kept, forDithering);
+            Terms terms =
+                    new Terms(entries, transparent, Arrays.stream(kept).boxed().toList(), forDithering);
+            return memory.of(cloud, terms, () -> PaletteBuilder.build(cloud, entries, transparent, kept, forDithering));
         }
     }
 
     static PalettePlan of(Wanted wanted, FrameWork work) {
-        ColorCloud all = ColorCloud.joined(wanted.clouds);
+        ColorCloud all = wanted.joined();
         // A loop needs the entry for what stays the same from frame to frame, unless it costs the last exact color.
         boolean useful = wanted.clouds.size() > 1 && (all.distinct() != wanted.entries || wanted.kept.length > 0);
         boolean transparent = all.transparentSeen() || useful;

@@ -5,6 +5,7 @@ import dobbin.gif.GifSettings;
 import dobbin.gif.LoopEncoder;
 import dobbin.palette.ColorCloud;
 import dobbin.palette.ColorTally;
+import dobbin.raster.Memory;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.reel.Delivery;
@@ -28,15 +29,22 @@ public final class Slim {
 
     private final Executor executor;
     private final Stages stages;
+    private final Memory memory;
+
+    private record Hardened(String matte, int cutoff) {}
+
+    private record Counted(int pixels) {}
 
     /** @param executor does the work of single frames; {@code Runnable::run} for the calling thread alone */
     public Slim(Executor executor) {
-        this(executor, Stages.UNTOLD);
+        this(executor, Stages.UNTOLD, Memory.NONE);
     }
 
-    public Slim(Executor executor, Stages stages) {
+    /** @param memory of what {@link Drawing} gave before, where that gives the same objects again */
+    public Slim(Executor executor, Stages stages, Memory memory) {
         this.executor = executor;
         this.stages = stages;
+        this.memory = memory;
     }
 
     /**
@@ -63,15 +71,15 @@ public final class Slim {
         FrameSource source = new FrameSource(
                 frames.size(),
                 size.area(),
-                frame -> stages.during(
-                        Stage.DRAW,
-                        () -> Matte.harden(
-                                drawing.draw(reel, frames.get(frame), size),
-                                how.matte(),
-                                how.encoding().alphaCutoff())));
+                frame -> stages.during(Stage.DRAW, () -> hard(drawing.draw(reel, frames.get(frame), size), how)));
         FrameWork work = new FrameWork(executor, progress, PASSES * frames.size());
         PalettePlan palettes = palettes(source, frames.size(), how, work);
         return encode(source, reel, size, palettes, work);
+    }
+
+    private Raster hard(Raster drawn, Delivery how) {
+        Hardened terms = new Hardened(how.matte(), how.encoding().alphaCutoff());
+        return drawn.isOpaque() ? drawn : memory.of(drawn, terms, () -> Matte.harden(drawn, terms.matte, terms.cutoff));
     }
 
     /** @return the name of what {@link #encode} makes of the reel: where it is the same, so is that */
@@ -105,16 +113,19 @@ public final class Slim {
 
     private PalettePlan palettes(FrameSource source, int frames, Delivery how, FrameWork work) {
         ConcurrentLinkedQueue<ColorTally> idle = new ConcurrentLinkedQueue<>();
+        Counted terms = new Counted(ColorTally.pixelsOfAFrame(frames));
         List<ColorCloud> clouds = work.each(IntStream.range(0, frames).boxed().toList(), frame -> {
             work.begin();
             Raster raster = source.get(frame);
-            return stages.during(Stage.PALETTE, () -> {
-                ColorTally tally = idle.poll();
-                tally = tally == null ? new ColorTally(frames) : tally;
-                ColorCloud cloud = tally.count(raster);
-                idle.add(tally);
-                return cloud;
-            });
+            return stages.during(
+                    Stage.PALETTE,
+                    () -> memory.of(raster, terms, () -> {
+                        ColorTally tally = idle.poll();
+                        tally = tally == null ? new ColorTally(terms.pixels) : tally;
+                        ColorCloud cloud = tally.count(raster);
+                        idle.add(tally);
+                        return cloud;
+                    }));
         });
         return stages.during(
                 Stage.PALETTE,
@@ -124,7 +135,8 @@ public final class Slim {
                                 how.encoding().palette(),
                                 how.colors(),
                                 how.encoding().keptRgb(),
-                                how.dithering().mixes()),
+                                how.dithering().mixes(),
+                                memory),
                         work));
     }
 
@@ -144,7 +156,7 @@ public final class Slim {
             return null;
         }));
         boolean mayMerge = mayMerge(reel);
-        LoopEncoder encoder = new LoopEncoder(size, settings, timed);
+        LoopEncoder encoder = new LoopEncoder(size, settings, timed, memory);
         source.inOrder(frames, executor, (frame, raster) -> {
             work.begin();
             encoder.add(raster, palettes.ofFrames().get(frame), mayMerge);

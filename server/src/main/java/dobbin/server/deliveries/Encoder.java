@@ -14,6 +14,7 @@ import dobbin.slim.Delivered;
 import dobbin.slim.Encoded;
 import dobbin.slim.Progress;
 import dobbin.slim.Slim;
+import dobbin.slim.Stages;
 import java.util.Optional;
 import java.util.concurrent.ForkJoinPool;
 import org.springframework.context.annotation.Bean;
@@ -73,7 +74,7 @@ class Encoder {
 
         @Bean
         Slim slim(ForkJoinPool frameThreads) {
-            return new Slim(frameThreads);
+            return new Slim(frameThreads, Stages.UNTOLD, new PictureMemory());
         }
     }
 }

@@ -1,0 +1,24 @@
+package dobbin.raster;
+
+import java.util.function.Supplier;
+
+/**
+ * What was worked out about pictures before, so that after a change only what it changed is worked out again. Whoever
+ * keeps the pictures decides how much of it is kept.
+ */
+public interface Memory {
+    /** Remembers nothing. */
+    Memory NONE = new Memory() {
+        @Override
+        public <V> V of(Object picture, Object terms, Supplier<V> work) {
+            return work.get();
+        }
+    };
+
+    /**
+     * @param picture a picture, or what was worked out about one: the very object, not one like it
+     * @param terms all else that the result depends on, with {@code equals}; of a type that only this kind of work uses
+     * @param work does it where it is not remembered; never the same twice at once for one picture of a loop
+     */
+    <V> V of(Object picture, Object terms, Supplier<V> work);
+}
