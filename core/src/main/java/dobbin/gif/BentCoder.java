@@ -139,7 +139,11 @@ final class BentCoder {
         long best = (long) Math.max(squaredReach, squaredDistance(near, l, a, b) + 1) << LzwStrings.CODE_BITS;
         int longer = strings.firstLonger(string);
         while (longer != LzwStrings.NO_MORE) {
-            long distance = squaredDistance(strings.lastIndex(longer), l, a, b);
+            int index = strings.lastIndex(longer);
+            if (index == near) {
+                return longer;
+            }
+            long distance = squaredDistance(index, l, a, b);
             best = Math.min(best, distance << LzwStrings.CODE_BITS | longer);
             longer = strings.nextLonger(longer);
         }

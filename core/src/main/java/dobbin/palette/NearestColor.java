@@ -103,8 +103,8 @@ public final class NearestColor {
     }
 
     /**
-     * Finds a color that is nearest to a point close by, no farther than the other end of a {@link #cellDiagonal}: much
-     * faster, and good enough where the difference is handed on or bounded anyway.
+     * Finds a color that is nearest to a point close by, and so at most a {@link #cellDiagonal} farther than the nearest, where
+     * the colors are: much faster, and good enough where the difference is handed on or bounded anyway.
      */
     public int nearlyIndexOf(float l, float a, float b) {
         int i = step((l - lightnessStart) * lightnessSteps, lightnessCells);
@@ -115,8 +115,8 @@ public final class NearestColor {
         return known > 0 ? known - 1 : settle(cell, i, j, k);
     }
 
-    /** @return how far two points may be apart that {@link #nearlyIndexOf} cannot tell apart, where the colors are */
-    float cellDiagonal() {
+    /** @return how far two points may be apart that {@link #nearlyIndexOf} cannot tell apart */
+    public float cellDiagonal() {
         double lightness = 1 / lightnessSteps;
         double chroma = 1 / chromaSteps;
         return (float) Math.sqrt(lightness * lightness + 2 * chroma * chroma);

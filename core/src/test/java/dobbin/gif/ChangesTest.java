@@ -198,7 +198,8 @@ class ChangesTest {
         Raster sunrise = SkerryPoint.sunrise(1, new Size(96, 64)).get(0);
         Palette palette = PaletteBuilder.build(new ColorTally().count(sunrise), 64, false, new int[0], false);
         Encoded encoded = encoded(List.of(sunrise), palette, false, Dithering.NONE, tolerance);
-        double gap = new NearestColor(palette).meanGap();
+        NearestColor search = new NearestColor(palette);
+        double gap = search.meanGap();
         double roundingOfThreeAxes = 2 * Math.sqrt(3) / 8192;
         double bound = tolerance / 20.0 * Math.hypot(0.017, 0.9 * gap) + roundingOfThreeAxes;
         int bent = 0;
@@ -210,7 +211,8 @@ class ChangesTest {
                     .min()
                     .orElseThrow();
             double distance = Oklab.distance(shown[at] & 0xFFFFFF, rgb);
-            assertThat(distance).isLessThanOrEqualTo(Math.max(nearest + (tolerance == 0 ? 1e-6 : 0.007), bound));
+            assertThat(distance)
+                    .isLessThanOrEqualTo(Math.max(nearest + (tolerance == 0 ? 1e-6 : search.cellDiagonal()), bound));
             bent += distance > nearest + 1e-4 ? 1 : 0;
         }
         assertThat(bent > 0).isEqualTo(tolerance > 0);

@@ -7,7 +7,9 @@ import dobbin.color.Oklab;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.skerry.SkerryPoint;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -52,6 +54,19 @@ class ColorTallyTest {
                 .distinct()
                 .count();
         assertThat(all.weights).hasSize((int) bins);
+    }
+
+    @Test
+    void itDoesNotMatterInWhatOrderTheyAreJoined() {
+        List<ColorCloud> clouds = new ArrayList<>(SkerryPoint.sunrise(5, new Size(60, 40)).stream()
+                .map(tally::count)
+                .toList());
+        ColorCloud all = ColorCloud.joined(clouds);
+        Collections.rotate(clouds, 2);
+        Collections.swap(clouds, 0, 3);
+        ColorCloud moved = ColorCloud.joined(clouds);
+        assertThat(moved.points).isEqualTo(all.points);
+        assertThat(moved.weights).isEqualTo(all.weights);
     }
 
     @Test

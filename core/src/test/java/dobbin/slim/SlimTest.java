@@ -221,6 +221,28 @@ class SlimTest {
         assertThat(shown).hasSizeGreaterThan(1);
     }
 
+    /** As many colors as entries leave no room for a transparent one, but not all of them fit beside a kept color anyway. */
+    @Test
+    void whatDoesNotMoveIsHeldWhereKeptColorsTakeTheRoom() {
+        Size size = new Size(40, 40);
+        List<Raster> rasters = new ArrayList<>();
+        for (int frame = 0; frame < 3; frame++) {
+            int[] argb = new int[(int) size.area()];
+            for (int at = 0; at < argb.length; at++) {
+                argb[at] = 0xFF000000 | (at % 8) * 0x1F1300;
+            }
+            argb[5 + frame * 40] = 0xFF000000;
+            argb[905 + frame] = 0xFF1F1300;
+            rasters.add(Raster.of(size, argb));
+        }
+        Reel reel = encodedWith(reel(rasters), Dither.NONE, with(PaletteChoice.AUTO, 0, 128, List.of("FF00FF")));
+        reel = Edit.apply(
+                new SetDelivery(40, 8, Dither.NONE, "", reel.delivery().encoding()), reel);
+        Delivered delivered = SLIM.deliver(reel, pictures(rasters), Progress.NONE);
+        assertThat(delivered.exact()).isFalse();
+        assertThat(delivered.stored().get(0).stored().transparentIndex()).isZero();
+    }
+
     @Test
     void theCutoffDecidesWhatIsDrawn() throws Exception {
         List<Raster> rasters = List.of(Raster.of(new Size(3, 1), new int[] {0x40FFFFFF, 0x7FFF0000, 0xFF00FF00}));
