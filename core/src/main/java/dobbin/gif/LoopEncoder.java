@@ -26,9 +26,6 @@ public final class LoopEncoder {
     /** Enough for any number of processors to have work while the first frame is waited for. */
     private static final int UNDER_WAY = 2 * Runtime.getRuntime().availableProcessors();
 
-    /** For memory: of a palette there is nothing else to know. */
-    private static final Class<NearestColor> NEAREST = NearestColor.class;
-
     private final Size size;
     private final GifSettings settings;
     private final Executor executor;
@@ -128,8 +125,7 @@ public final class LoopEncoder {
     }
 
     private FrameCoder coder(Palette palette) {
-        NearestColor nearest = memory.of(palette, NEAREST, () -> nearest(palette));
-        return new FrameCoder(nearest, settings.dithering(), settings.repeatable(), settings.tolerance());
+        return new FrameCoder(nearest(palette), settings.dithering(), settings.repeatable(), settings.tolerance());
     }
 
     private synchronized NearestColor nearest(Palette palette) {

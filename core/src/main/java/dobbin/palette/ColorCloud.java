@@ -1,6 +1,7 @@
 package dobbin.palette;
 
 import java.util.List;
+import java.util.concurrent.atomic.AtomicLong;
 
 /**
  * The colors of one or many pictures as weighted points in Oklab, and exactly while there are at most
@@ -8,6 +9,7 @@ import java.util.List;
  */
 public final class ColorCloud {
     private static final int SAMPLE = 2_000;
+    private static final AtomicLong MADE = new AtomicLong();
     /** Of the whole numbers that weights and sums are added up in. */
     private static final float ONE = 1 << 20;
 
@@ -19,6 +21,7 @@ public final class ColorCloud {
     final float[] weights;
     private final ExactColors exact;
     private final boolean transparentSeen;
+    private final long serialNumber = MADE.incrementAndGet();
 
     ColorCloud(int[] bins, float[] points, float[] weights, ExactColors exact, boolean transparentSeen) {
         this.bins = bins;
@@ -76,6 +79,11 @@ public final class ColorCloud {
             }
         }
         return new ColorCloud(bins, points, weights, exact, transparentSeen);
+    }
+
+    /** @return a number that no other cloud has: names this very one without holding on to it */
+    public long serialNumber() {
+        return serialNumber;
     }
 
     public boolean transparentSeen() {

@@ -18,7 +18,8 @@ public interface Memory {
     /**
      * @param picture a picture, or what was worked out about one: the very object, not one like it
      * @param terms all else that the result depends on, with {@code equals}; of a type that only this kind of work uses
-     * @param work does it where it is not remembered; never the same twice at once for one picture of a loop
+     * @param work does it where it is not remembered. Neither the result nor the terms may hold on to the picture: it would be
+     *     remembered for good
      */
     <V> V of(Object picture, Object terms, Supplier<V> work);
 }

@@ -9,7 +9,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -43,13 +42,17 @@ record PalettePlan(List<Palette> ofFrames, boolean exact) {
             int[] kept,
             boolean forDithering,
             Memory memory) {
-        private record Joined(Map<ColorCloud, Long> clouds) {}
+        private record Joined(List<Long> clouds) {}
 
         private record Terms(int entries, boolean transparent, List<Integer> kept, boolean forDithering) {}
 
-        /** Of the same clouds, whatever their order. */
+        /** The same for the same clouds, whatever their order. */
         ColorCloud joined() {
-            Joined terms = new Joined(clouds.stream().collect(Collectors.groupingBy(it -> it, Collectors.counting())));
+            if (clouds.size() == 1) {
+                return clouds.get(0);
+            }
+            Joined terms = new Joined(
+                    clouds.stream().map(ColorCloud::serialNumber).sorted().toList());
             return memory.of(clouds.get(0), terms, () -> ColorCloud.joined(clouds));
         }
 

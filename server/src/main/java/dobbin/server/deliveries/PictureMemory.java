@@ -31,6 +31,12 @@ final class PictureMemory implements Memory {
         return result;
     }
 
+    /** @return of how many pictures anything is remembered */
+    long pictures() {
+        known.cleanUp();
+        return known.estimatedSize();
+    }
+
     private static final class Known {
         private record Result(Object terms, Object value) {}
 

@@ -2,8 +2,18 @@ package dobbin.server.deliveries;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dobbin.edit.AddStills;
+import dobbin.edit.Edit;
+import dobbin.edit.NewStill;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
+import dobbin.reel.Reel;
+import dobbin.reel.Still;
+import dobbin.skerry.SkerryPoint;
+import dobbin.slim.Drawing;
+import dobbin.slim.Progress;
+import dobbin.slim.Slim;
+import dobbin.slim.Stages;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -45,5 +55,30 @@ class PictureMemoryTest {
         ask(PICTURE, new Blurred(1));
         ask(Raster.filled(new Size(2, 2), 0xFF123456), new Blurred(1));
         assertThat(worked).hasSize(2);
+    }
+
+    /** Whatever is remembered of pictures would keep them, and itself, for good if it referred to them. */
+    @Test
+    void nothingStaysOfALoopThatNobodyKeeps() throws Exception {
+        assertThat(picturesAfterEncodingALoop()).isGreaterThan(4);
+        for (int patience = 0; memory.pictures() > 0 && patience < 100; patience++) {
+            System.gc();
+            Thread.sleep(20);
+        }
+        assertThat(memory.pictures()).isZero();
+    }
+
+    private long picturesAfterEncodingALoop() {
+        Size size = new Size(48, 32);
+        List<Raster> sunrise = SkerryPoint.sunrise(4, size);
+        List<NewStill> stills = new ArrayList<>();
+        for (int i = 0; i < sunrise.size(); i++) {
+            stills.add(new NewStill(String.format("%064x", i), "Sunrise " + i, size, 40));
+        }
+        Reel reel = Edit.apply(new AddStills(stills, 0), Reel.empty("Memory"));
+        Drawing drawing = (it, frame, delivered) ->
+                sunrise.get(Integer.parseInt(((Still) frame.content()).picture().substring(56), 16));
+        new Slim(Runnable::run, Stages.UNTOLD, memory).encode(reel, drawing, Progress.NONE);
+        return memory.pictures();
     }
 }
