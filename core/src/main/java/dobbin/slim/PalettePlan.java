@@ -7,6 +7,8 @@ import dobbin.palette.PaletteChoice;
 import dobbin.raster.Memory;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -53,7 +55,8 @@ record PalettePlan(List<Palette> ofFrames, boolean exact) {
             }
             Joined terms = new Joined(
                     clouds.stream().map(ColorCloud::serialNumber).sorted().toList());
-            return memory.of(clouds.get(0), terms, () -> ColorCloud.joined(clouds));
+            ColorCloud oldest = Collections.min(clouds, Comparator.comparingLong(ColorCloud::serialNumber));
+            return memory.of(oldest, terms, () -> ColorCloud.joined(clouds));
         }
 
         Palette of(ColorCloud cloud, boolean transparent) {
