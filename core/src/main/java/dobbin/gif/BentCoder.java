@@ -4,7 +4,6 @@ import dobbin.dither.Dithering;
 import dobbin.dither.Mixing;
 import dobbin.palette.NearestColor;
 import dobbin.raster.Bounds;
-import java.util.Arrays;
 
 /**
  * Pixels to codes in one pass, for palettes that do not hold every color: where the string being written can be continued
@@ -25,7 +24,10 @@ final class BentCoder {
     /** Distances are compared in whole numbers, of which this many are 1 in Oklab. */
     private static final int SCALE = 8192;
 
-    private static final int FAR_OFF = 3 * SCALE;
+    /** No wanted color comes near this lightness, and its square still fits. */
+    private static final int FAR_OFF = 4 * SCALE;
+
+    private static final float FARTHEST_REACH = 1;
     private static final int CODE_MASK = (1 << LzwStrings.CODE_BITS) - 1;
 
     private final Dithering dithering;
@@ -47,13 +49,14 @@ final class BentCoder {
         this.firstColor = nearest.palette().firstColor();
         float gap = REACH_IN_GAPS * nearest.meanGap();
         float share = tolerance / USUAL_TOLERANCE;
-        this.squaredReach = (int) ((REACH * REACH + gap * gap) * share * share * SCALE * SCALE);
+        float reach = Math.min(FARTHEST_REACH, (float) Math.hypot(REACH, gap) * share);
+        this.squaredReach = (int) (reach * reach * SCALE * SCALE);
         this.places = places(nearest.lab(), firstColor);
     }
 
     private static int[] places(float[] lab, int firstColor) {
         int[] places = new int[4 * (firstColor + lab.length / 3)];
-        Arrays.fill(places, 0, 4 * firstColor, FAR_OFF);
+        places[0] = FAR_OFF;
         for (int i = 0; i < lab.length; i++) {
             places[4 * (firstColor + i / 3) + i % 3] = Math.round(SCALE * lab[i]);
         }

@@ -218,6 +218,25 @@ class ChangesTest {
         assertThat(bent > 0).isEqualTo(tolerance > 0);
     }
 
+    /** With few colors, all far apart, nearly everything is close enough; a hole never is. */
+    @ParameterizedTest
+    @EnumSource(Dither.class)
+    void noToleranceMakesAColorAHole(Dither dither) throws Exception {
+        Palette palette = Palette.withTransparency(0x0000FF, 0x000000, 0xFFFF00);
+        Random random = new Random(3);
+        int[] argb = random.ints(120 * 80, 0, 4)
+                .map(which -> new int[] {0, 0xFF0000FF, 0xFFFF00FF, 0xFF00FF00}[which])
+                .toArray();
+        Raster frame = Raster.of(new Size(120, 80), argb);
+        int[] shown = encoded(List.of(frame), palette, false, new Dithering(dither, 100), 100)
+                .shown()
+                .get(0)
+                .argb();
+        for (int at = 0; at < argb.length; at++) {
+            assertThat(shown[at] == 0).as("pixel %d", at).isEqualTo(argb[at] == 0);
+        }
+    }
+
     @Test
     void aHigherToleranceWeighsLess() throws Exception {
         List<Raster> frames = SkerryPoint.sunrise(4, new Size(96, 64));
