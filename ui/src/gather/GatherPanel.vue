@@ -9,10 +9,15 @@ import { cancel, dismiss, gathering, shown } from './gather'
       <b v-if="gathering.active">Reading {{ Math.min(gathering.read + 1, gathering.total) }} of {{ gathering.total }}</b>
       <b v-else>{{ gathering.summary }}</b>
       <v-btn v-if="gathering.active" size="small" variant="outlined" @click="cancel">Stop</v-btn>
-      <v-btn v-else size="small" variant="outlined" @click="dismiss">Close</v-btn>
+      <template v-else>
+        <v-btn v-if="gathering.again" size="small" variant="outlined" @click="gathering.again()">Try {{
+          gathering.problems.length === 1 ? 'it' : 'these' }} again</v-btn>
+        <v-btn size="small" variant="outlined" @click="dismiss">Close</v-btn>
+      </template>
     </div>
     <v-progress-linear v-if="gathering.active" :model-value="(gathering.read / gathering.total) * 100" color="success"
       height="8" rounded aria-label="Files read" />
+    <p v-if="gathering.waiting > 0" class="quiet waiting">{{ gathering.waiting === 1 ? 'Another drop waits' : `${gathering.waiting} more wait` }} for this to end.</p>
     <ul v-if="gathering.problems.length + gathering.notes.length > 0">
       <li v-for="problem in gathering.problems" :key="problem" class="problem">
         <v-icon :icon="mdiAlertCircleOutline" size="18" /> <span>{{ problem }}</span>
@@ -40,10 +45,16 @@ import { cancel, dismiss, gathering, shown } from './gather'
   box-shadow: 0 6px 28px #0003;
 }
 
+.waiting {
+  margin: 0;
+  font-size: 14px;
+}
+
 .head {
   display: flex;
   align-items: center;
   justify-content: space-between;
+  gap: 8px;
 }
 
 ul {

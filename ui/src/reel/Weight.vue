@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { sayProblem } from '@/app/messages'
 import { bytesText } from '@/parts/format'
 import NumberField from '@/parts/NumberField.vue'
 import { useReel } from './store'
@@ -25,12 +26,21 @@ const bytes = computed(() => (store.frames.length > 0 ? lastKnown.value : null))
 const budget = computed(() => store.reel?.budgetBytes ?? 1)
 const share = computed(() => Math.min(1, (bytes.value ?? 0) / budget.value))
 const over = computed(() => (bytes.value ?? 0) > budget.value)
+const problem = computed(() => (store.frames.length > 0 && !working.value ? (store.weight?.problem ?? null) : null))
 const words = computed(() => {
+  if (problem.value) {
+    return 'not weighed'
+  }
   if (bytes.value === null) {
     return working.value ? 'weighing…' : 'no frames'
   }
   return bytesText(bytes.value)
 })
+
+async function weighAgain(): Promise<void> {
+  open.value = false
+  await store.weighAgain().catch(sayProblem)
+}
 
 async function setBudget(kilobytes: number): Promise<void> {
   open.value = false
@@ -41,17 +51,22 @@ async function setBudget(kilobytes: number): Promise<void> {
 <template>
   <v-menu v-model="open" :close-on-content-click="false" location="bottom end">
     <template #activator="{ props: activator }">
-      <button type="button" v-bind="activator" class="weight" :class="{ over, working }"
-        :title="over ? 'Over the budget. Fewer colors or pixels on Share make it lighter.' : 'What the delivered file weighs'">
+      <button type="button" v-bind="activator" class="weight" :class="{ over: over || problem, working }"
+        :title="problem ?? (over ? 'Over the budget. Fewer colors or pixels on Share make it lighter.' : 'What the delivered file weighs')">
         <span class="numbers">
           <b>{{ words }}</b>
           <span class="quiet">{{ over ? 'over' : 'of' }} {{ bytesText(budget) }}</span>
         </span>
         <span class="track" aria-hidden="true"><span class="fill" :style="{ width: share * 100 + '%' }" /></span>
-        <span class="unseen" role="status">{{ working ? 'Weighing' : `Weighs ${words}` }}</span>
+        <span class="unseen" role="status">{{ working ? 'Weighing' : (problem ?? `Weighs ${words}`) }}</span>
       </button>
     </template>
     <v-card class="pa-4" width="300" rounded="lg" role="dialog" aria-label="Budget">
+      <template v-if="problem">
+        <h2>Not weighed</h2>
+        <p role="alert">{{ problem }}</p>
+        <v-btn size="small" variant="outlined" class="mb-4" @click="weighAgain">Weigh it again</v-btn>
+      </template>
       <h2>Budget</h2>
       <p class="quiet mb-2">What the delivered file should stay under.</p>
       <number-field :value="Math.round(budget / 1000)" label="Budget in KB" suffix="KB" :min="1" :max="1000000"

@@ -17,7 +17,7 @@ export const useArranging = defineStore('arranging', () => {
   const selection = useSelection()
 
   /** The chosen frames, or all where none is. */
-  const affected = computed(() => (selection.ids.length > 0 ? selection.ids : store.ids))
+  const affected = computed(() => (selection.ids.length > 0 || selection.lost ? selection.ids : store.ids))
   const cutIds = computed(() => new Set(clip.value?.cut && clip.value.reel === store.reel?.id ? clip.value.ids : []))
 
   /** The last chosen frame, or the last of all: new ones go after it. */
@@ -27,8 +27,21 @@ export const useArranging = defineStore('arranging', () => {
 
   const afterGap = (gap: number): number => (gap === 0 ? START : (store.ids[gap - 1] ?? START))
 
+  /** @return whether what was chosen is gone; says so, and from then on nothing is chosen */
+  function chosenIsGone(): boolean {
+    const gone = selection.lost
+    if (gone) {
+      selection.none()
+      say('The frames you had chosen are gone, so nothing was changed. Choose again, or press again for all frames.')
+    }
+    return gone
+  }
+
   /** Makes an edit and chooses the frames that are new by it. */
   async function adding(edit: Edit): Promise<void> {
+    if (chosenIsGone()) {
+      return
+    }
     const before = new Set(store.ids)
     if (await store.dispatch(edit)) {
       selection.of(store.ids.filter((id) => !before.has(id)))
@@ -36,13 +49,13 @@ export const useArranging = defineStore('arranging', () => {
   }
 
   async function onSelection(edit: (frames: number[]) => Edit): Promise<void> {
-    if (selection.ids.length > 0) {
+    if (!chosenIsGone() && selection.ids.length > 0) {
       await store.dispatch(edit(selection.ids))
     }
   }
 
   async function onAffected(edit: (frames: number[]) => Edit): Promise<void> {
-    if (affected.value.length > 0) {
+    if (!chosenIsGone() && affected.value.length > 0) {
       await store.dispatch(edit(affected.value))
     }
   }
@@ -94,7 +107,7 @@ export const useArranging = defineStore('arranging', () => {
 
   async function remove(): Promise<void> {
     const frames = selection.ids
-    if (frames.length === 0) {
+    if (chosenIsGone() || frames.length === 0) {
       return
     }
     const after = store.ids[store.ids.indexOf(frames.at(-1) as number) + 1]

@@ -1,6 +1,6 @@
 import { shallowReactive, toValue, watchEffect } from 'vue'
 import type { MaybeRefOrGetter } from 'vue'
-import { frameUrl } from '@/api/urls'
+import { frameNowUrl, frameUrl } from '@/api/urls'
 
 const AT_ONCE = 4
 
@@ -54,7 +54,8 @@ export function useFrameImages(
     const mine = generation
     loading.add(drawn)
     const image = new Image()
-    image.src = frameUrl(id, drawn, toValue(width))
+    const waitedFor = drawn === toValue(wanted)[toValue(from)]
+    image.src = (waitedFor ? frameNowUrl : frameUrl)(id, drawn, toValue(width))
     try {
       await image.decode()
       if (mine === generation) {

@@ -13,6 +13,8 @@ export const useSelection = defineStore('selection', () => {
   const frames = computed(() => store.frames.filter((frame) => chosen.value.has(frame.id)))
   const ids = computed(() => frames.value.map((frame) => frame.id))
   const set = computed(() => new Set(ids.value))
+  /** Whether all that was chosen is gone since, as when another tab removed it. Then nothing is meant, and not all. */
+  const lost = computed(() => chosen.value.size > 0 && ids.value.length === 0)
   /** How long the chosen frames that play last together. */
   const millis = computed(() => frames.value.reduce((sum, frame) => sum + (frame.leftOut ? 0 : frame.delayMillis), 0))
 
@@ -66,5 +68,5 @@ export const useSelection = defineStore('selection', () => {
     anchor.value = focused.value = some[0] ?? null
   }
 
-  return { frames, ids, set, millis, anchor, focused, only, toggle, extendTo, all, none, inverse, everyNth, run, of }
+  return { frames, ids, set, lost, millis, anchor, focused, only, toggle, extendTo, all, none, inverse, everyNth, run, of }
 })

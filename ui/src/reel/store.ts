@@ -31,18 +31,25 @@ export const useReel = defineStore('reel', () => {
   const saving = ref(0)
   let turn: Promise<unknown> = Promise.resolve()
   let events: EventSource | null = null
+  let opening = 0
 
   const frames = computed(() => reel.value?.frames ?? [])
   const ids = computed(() => frames.value.map((frame) => frame.id))
 
   async function open(id: string): Promise<void> {
     close()
-    take(await answer(api.GET('/api/reels/{id}', { params: { path: { id } } })))
+    const mine = ++opening
+    const told = await answer(api.GET('/api/reels/{id}', { params: { path: { id } } }))
+    if (mine !== opening) {
+      return
+    }
+    take(told)
     listen(id)
     document.addEventListener('visibilitychange', onVisibility)
   }
 
   function close(): void {
+    opening++
     document.removeEventListener('visibilitychange', onVisibility)
     events?.close()
     events = null
@@ -51,7 +58,7 @@ export const useReel = defineStore('reel', () => {
 
   /** Takes over what the server says, unless something newer is here already. */
   function take(view: ReelView): void {
-    if (reel.value?.id === view.id && reel.value.revision >= view.revision) {
+    if (reel.value && (reel.value.id !== view.id || reel.value.revision >= view.revision)) {
       return
     }
     reel.value = { ...view, frames: keptFrames(reel.value?.frames ?? [], view.frames) }
@@ -67,6 +74,7 @@ export const useReel = defineStore('reel', () => {
       if (reel.value?.id === id && seen.revision === reel.value.revision) {
         rhythm.value = seen
       }
+      // What is not seen yet comes with the event "looked".
     } catch (failure) {
       sayProblem(failure)
     }
@@ -81,10 +89,13 @@ export const useReel = defineStore('reel', () => {
       }
       saving.value++
       try {
-        take(await change(now.id, now.revision))
+        const answered = await change(now.id, now.revision)
+        if (reel.value?.id === now.id) {
+          take(answered)
+        }
         return true
       } catch (failure) {
-        if (failure instanceof Problem && failure.current) {
+        if (failure instanceof Problem && failure.current && reel.value?.id === now.id) {
           take(failure.current)
         }
         sayProblem(failure)
@@ -99,6 +110,12 @@ export const useReel = defineStore('reel', () => {
 
   const dispatch = (edit: Edit): Promise<boolean> =>
     inTurn((id, base) => answer(api.POST('/api/reels/{id}/edits', { params: { path: { id } }, body: { base, edit } })))
+
+  /** Several edits as one: all or none of them, undone at once. */
+  const together = (edits: Edit[], title: string): Promise<boolean> =>
+    edits.length === 0
+      ? Promise.resolve(true)
+      : dispatch(edits.length === 1 ? (edits[0] as Edit) : { type: 'batch', edits, title })
 
   const undo = (): Promise<boolean> =>
     inTurn((id, base) => answer(api.POST('/api/reels/{id}/undo', { params: { path: { id } }, body: { base } })))
@@ -122,19 +139,52 @@ export const useReel = defineStore('reel', () => {
         void catchUp(id)
       }
     })
+    stream.addEventListener('looked', (event) => {
+      const { revision } = JSON.parse(event.data) as { revision: number }
+      if (reel.value?.id === id && revision === reel.value.revision) {
+        void refreshRhythm(id)
+      }
+    })
     stream.addEventListener('weight', (event) => takeWeight(JSON.parse(event.data) as WeightView))
     stream.addEventListener('job', (event) => {
       job.value = JSON.parse(event.data) as JobView
     })
   }
 
+  /** An answer that comes when another reel is open is not taken for it. */
   async function catchUp(id: string): Promise<void> {
     try {
       const path = { id }
-      take(await answer(api.GET('/api/reels/{id}', { params: { path } })))
-      takeWeight(await answer(api.GET('/api/reels/{id}/weight', { params: { path } })))
+      const told = await answer(api.GET('/api/reels/{id}', { params: { path } }))
+      const weighed = await answer(api.GET('/api/reels/{id}/weight', { params: { path } }))
+      if (reel.value?.id === id) {
+        take(told)
+        takeWeight(weighed)
+        await followJob()
+      }
     } catch (failure) {
       sayProblem(failure)
+    }
+  }
+
+  /** A job that ended while nobody listened is asked about. */
+  async function followJob(): Promise<void> {
+    if (job.value?.state === 'RUNNING') {
+      const { response, data } = await api.GET('/api/jobs/{id}', { params: { path: { id: job.value.id } } })
+      if (data) {
+        job.value = data
+      } else if (response.status === 404) {
+        job.value = { ...job.value, state: 'FAILED', problem: 'The server was started again meanwhile. Deliver it again.' }
+      }
+    }
+  }
+
+  /** Tries again what could not be weighed. */
+  async function weighAgain(): Promise<void> {
+    const id = reel.value?.id
+    if (id) {
+      const told = await answer(api.GET('/api/reels/{id}/weight', { params: { path: { id }, query: { again: true } } }))
+      weight.value = told
     }
   }
 
@@ -159,5 +209,5 @@ export const useReel = defineStore('reel', () => {
     }
   }
 
-  return { reel, frames, ids, weight, rhythm, job, saving, open, close, dispatch, undo, redo, goToStep }
+  return { reel, frames, ids, weight, rhythm, job, saving, open, close, dispatch, together, weighAgain, undo, redo, goToStep }
 })

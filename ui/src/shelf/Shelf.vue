@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { onMounted, ref, shallowRef } from 'vue'
+import { computed, onMounted, ref, shallowRef } from 'vue'
 import { answer, api } from '@/api/client'
-import type { ReelCard } from '@/api/types'
+import type { ReelCard, Shelf } from '@/api/types'
 import { sentenceFor } from '@/api/problem'
 import { say, sayProblem } from '@/app/messages'
 import AddStills from '@/gather/AddStills.vue'
@@ -9,18 +9,37 @@ import { useFileDrop } from '@/gather/fileDrop'
 import { gatherInto } from '@/gather/gather'
 import Brand from '@/parts/Brand.vue'
 import PageTools from '@/parts/PageTools.vue'
+import RemovedDrawer from './RemovedDrawer.vue'
 import ShelfCard from './ShelfCard.vue'
 
-const reels = shallowRef<ReelCard[] | null>(null)
+const PAGE = 60
+
+const shelf = shallowRef<Shelf | null>(null)
+const removed = shallowRef<ReelCard[]>([])
+const reels = computed(() => shelf.value?.reels ?? null)
 const problem = ref('')
 const fileDrop = useFileDrop((files) => void gatherInto(files, null, 0))
 
 async function load(): Promise<void> {
   problem.value = ''
   try {
-    reels.value = await answer(api.GET('/api/reels'))
+    const count = Math.max(PAGE, shelf.value?.reels.length ?? 0)
+    shelf.value = await answer(api.GET('/api/reels', { params: { query: { from: 0, count: Math.min(200, count) } } }))
+    removed.value = await answer(api.GET('/api/removed'))
   } catch (failure) {
     problem.value = sentenceFor(failure)
+  }
+}
+
+async function more(): Promise<void> {
+  const now = shelf.value
+  if (now) {
+    try {
+      const next = await answer(api.GET('/api/reels', { params: { query: { from: now.reels.length, count: PAGE } } }))
+      shelf.value = { reels: [...now.reels, ...next.reels], total: next.total }
+    } catch (failure) {
+      sayProblem(failure)
+    }
   }
 }
 
@@ -75,10 +94,14 @@ onMounted(() => {
       <section v-else-if="reels.length > 0" aria-label="Reels">
         <h2>On the shelf</h2>
         <div class="cards">
-          <shelf-card v-for="(card, index) in reels" :key="card.id" :card="card" :order="index" @remove="remove(card)" />
+          <shelf-card v-for="card in reels" :key="card.id" :card="card" @remove="remove(card)" />
         </div>
+        <p v-if="shelf && shelf.reels.length < shelf.total" class="more">
+          <v-btn variant="outlined" @click="more">Show more: {{ shelf.total - shelf.reels.length }} are left</v-btn>
+        </p>
       </section>
       <p v-else class="quiet">The shelf is empty. What you begin stays here, saved with every change.</p>
+      <removed-drawer v-if="removed.length > 0" :reels="removed" @changed="load" @restore="restore" />
     </main>
   </div>
 </template>
@@ -128,6 +151,11 @@ h1 {
 
 p {
   margin: 2px 0 0;
+}
+
+.more {
+  margin-top: 18px;
+  text-align: center;
 }
 
 .cards {

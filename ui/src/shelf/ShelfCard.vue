@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { mdiTrashCanOutline } from '@mdi/js'
-import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { mdiAlertCircleOutline, mdiTrashCanOutline } from '@mdi/js'
+import { useIntersectionObserver } from '@vueuse/core'
+import { computed, onBeforeUnmount, ref, useTemplateRef } from 'vue'
 import type { ReelCard } from '@/api/types'
 import { frameUrl, previewUrl } from '@/api/urls'
 import { durationText, framesText } from '@/parts/format'
@@ -11,9 +12,10 @@ const COVER_WIDTH = 256
 const BOX_RATIO = 1.46
 const LONGEST_GREETING = 6000
 
-const props = defineProps<{ card: ReelCard; order: number }>()
+const props = defineProps<{ card: ReelCard }>()
 defineEmits<{ remove: [] }>()
 
+const root = useTemplateRef<HTMLElement>('root')
 const wide = computed(() => props.card.canvas.width / props.card.canvas.height > BOX_RATIO)
 const playing = ref(false)
 /** The first time a loop is asked for it has yet to be made; until then the cover stays. */
@@ -35,20 +37,29 @@ function rest(): void {
   playing.value = false
 }
 
-onMounted(() => {
-  if (!matchMedia('(prefers-reduced-motion: reduce)').matches) {
-    void play().then(() => (greeting = window.setTimeout(rest, Math.min(LONGEST_GREETING, props.card.millis))))
+/** Its loop is made when the card is seen, and not before. */
+const { stop } = useIntersectionObserver(root, ([entry]) => {
+  if (entry?.isIntersecting) {
+    stop()
+    if (!matchMedia('(prefers-reduced-motion: reduce)').matches) {
+      void play().then(() => (greeting = window.setTimeout(rest, Math.min(LONGEST_GREETING, props.card.millis))))
+    }
   }
 })
 onBeforeUnmount(() => window.clearTimeout(greeting))
 </script>
 
 <template>
-  <article class="card">
-    <router-link :to="{ name: 'sheet', params: { id: card.id } }" class="open" @pointerenter="play" @pointerleave="rest"
+  <article ref="root" class="card">
+    <div v-if="card.problem" class="open" role="alert">
+      <span class="picture"><v-icon :icon="mdiAlertCircleOutline" size="36" /></span>
+      <span class="name">{{ card.name }}</span>
+      <span class="quiet facts">{{ card.problem }}</span>
+    </div>
+    <router-link v-else :to="{ name: 'sheet', params: { id: card.id } }" class="open" @pointerenter="play" @pointerleave="rest"
       @focus="play" @blur="rest">
       <span class="picture">
-        <img v-if="card.cover && card.preview" :src="playing && ready ? previewUrl(card.id, card.preview) : frameUrl(card.id, card.cover, COVER_WIDTH)"
+        <img v-if="card.cover && card.preview" loading="lazy" :src="playing && ready ? previewUrl(card.id, card.preview) : frameUrl(card.id, card.cover, COVER_WIDTH)"
           alt="" class="checker" :class="wide ? 'wide' : 'tall'" draggable="false" />
         <span v-else class="quiet">no frames yet</span>
       </span>

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useReel } from '@/reel/store'
 import { useCells } from './cells'
+import { letterOf } from './exposure'
 import { useMoving } from './moving'
 
 /** What can be done with the chosen cells. */
@@ -19,6 +20,24 @@ const first = computed(() => store.ids[Math.min(...rows.value)] ?? 0)
 const last = computed(() => store.ids[Math.max(...rows.value)] ?? 0)
 const chosenOf = computed(() => [...new Set(cells.cells.map(({ cutout }) => cutout))])
 
+/** Whether all chosen cells are empty. */
+const allAway = computed(() =>
+  cells.cells.every(({ cutout, frame }) => moving.cutouts.find((each) => each.id === cutout)?.away.includes(frame)),
+)
+/** The cycle the chosen cells are of, if it is one whose pictures frames keep. */
+const cycle = computed(() => {
+  const art = chosenOf.value.length === 1 ? moving.cutouts.find((each) => each.id === chosenOf.value[0])?.art : undefined
+  return art?.kind === 'cycle' && art.turns === 'KEPT' && art.pictures.length > 1 ? art : null
+})
+
+function show(): void {
+  void store.dispatch({ type: 'showCutouts', cells: cells.cells, there: allAway.value })
+}
+
+function choose(picture: number): void {
+  void store.dispatch({ type: 'chooseTurns', cells: cells.cells, picture })
+}
+
 function glide(): void {
   void store.dispatch({ type: 'glideAgain', cutouts: chosenOf.value, firstFrame: first.value, lastFrame: last.value, leaves: 'EVEN' })
 }
@@ -32,6 +51,17 @@ function glide(): void {
     <v-btn size="small" :disabled="first === last || cells.cells.length < 2" title="One even glide from the first to the last"
       @click="glide">Glide evenly</v-btn>
     <v-btn size="small" :disabled="cells.keyed.length < 3" title="Even distances between the poses" @click="cells.spread">Spread</v-btn>
+    <v-btn size="small" :disabled="cells.cells.length === 0"
+      :title="allAway ? 'Let it be there on these frames' : 'Let it be away from these frames; its poses stay'" @click="show">{{
+        allAway ? 'Show' : 'Take off' }}</v-btn>
+    <v-menu v-if="cycle && cells.cells.length > 0">
+      <template #activator="{ props: activator }">
+        <v-btn v-bind="activator" size="small" title="Which picture of its cycle it shows here">Picture</v-btn>
+      </template>
+      <v-list density="compact" aria-label="Pictures of the cycle">
+        <v-list-item v-for="(_, index) in cycle.pictures" :key="index" :title="`Picture ${letterOf(index)}`" @click="choose(index)" />
+      </v-list>
+    </v-menu>
     <v-btn size="small" color="primary" :disabled="cells.keyed.length === 0" title="Remove the poses (Delete)"
       @click="cells.remove">Remove</v-btn>
   </div>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { Cutout, Edit } from '@/api/types'
+import type { Cutout, Cycle, Edit } from '@/api/types'
 import ColorField from '@/parts/ColorField.vue'
 import DialogCard from '@/parts/DialogCard.vue'
 import NumberField from '@/parts/NumberField.vue'
@@ -17,6 +17,8 @@ const shown = useDialogShown('cutout')
 const draft = ref<Cutout | null>(null)
 const first = ref(1)
 const last = ref(1)
+/** As it was when the dialog opened. Where it has gaps between, they stay unless this is changed. */
+const span = ref([1, 1])
 const before = computed(() => moving.cutouts.find((each) => each.id === draft.value?.id))
 const cycle = computed(() => (draft.value?.art.kind === 'cycle' && draft.value.art.pictures.length > 1 ? draft.value.art : null))
 const percent = computed(() => Math.round((draft.value?.shadow.opacity ?? 0) * 100))
@@ -25,10 +27,41 @@ watch(shown, (open) => {
   const cutout = moving.cutouts.find((each) => each.id === moving.ids[0])
   if (open && cutout) {
     draft.value = structuredClone(JSON.parse(JSON.stringify(cutout)) as Cutout)
-    first.value = cutout.firstFrame === 0 ? 1 : store.ids.indexOf(cutout.firstFrame) + 1
-    last.value = cutout.lastFrame === 0 ? store.ids.length : store.ids.indexOf(cutout.lastFrame) + 1
+    const rows = store.ids.map((_, row) => row).filter((row) => !cutout.away.includes(store.ids[row] as number))
+    first.value = (rows[0] ?? 0) + 1
+    last.value = (rows.at(-1) ?? store.ids.length - 1) + 1
+    span.value = [first.value, last.value]
   }
 })
+
+const TURNS = [
+  { turns: 'KEPT', label: 'frames keep theirs', title: 'Settled once for each frame; choose others on the exposure sheet' },
+  { turns: 'BY_PLACE', label: 'by place', title: 'By the place of the frame on the sheet' },
+  { turns: 'BY_TIME', label: 'by time', title: 'By the time the frame begins' },
+] as const
+const unit = computed(() => (cycle.value?.turns === 'BY_TIME' ? 'ms' : 'frames'))
+const turnsText = computed(() => {
+  switch (cycle.value?.turns) {
+    case 'BY_PLACE':
+      return 'Pictures take turns along the sheet, and anew when frames come, go or move.'
+    case 'BY_TIME':
+      return 'Pictures take turns in even time, however long each frame shows.'
+    default:
+      return 'Each frame keeps its picture when frames come, go or move. Changing a number deals them anew.'
+  }
+})
+
+/** The same pace in the other unit, about. */
+function setTurns(turns: Cycle['turns']): void {
+  const now = cycle.value
+  if (now && now.turns !== turns) {
+    const time = turns === 'BY_TIME'
+    const wasTime = now.turns === 'BY_TIME'
+    now.every = time === wasTime ? now.every : time ? 100 * now.every : Math.max(1, Math.round(now.every / 100))
+    now.offset = time === wasTime ? now.offset : time ? 100 * now.offset : Math.round(now.offset / 100)
+    now.turns = turns
+  }
+}
 
 const differs = (a: unknown, b: unknown): boolean => JSON.stringify(a) !== JSON.stringify(b)
 
@@ -38,7 +71,7 @@ function changes(was: Cutout, now: Cutout): Edit[] {
   const lastFrame = last.value === store.ids.length ? 0 : (store.ids[last.value - 1] ?? 0)
   const edits: (Edit | false)[] = [
     was.name !== now.name.trim() && { type: 'renameCutout', cutout: now.id, name: now.name },
-    (was.firstFrame !== firstFrame || was.lastFrame !== lastFrame) && { type: 'spanCutouts', cutouts, firstFrame, lastFrame },
+    differs(span.value, [first.value, last.value]) && { type: 'spanCutouts', cutouts, firstFrame, lastFrame },
     differs([was.under, was.blend, was.shadow], [now.under, now.blend, now.shadow]) && {
       type: 'layCutouts',
       cutouts,
@@ -54,9 +87,7 @@ function changes(was: Cutout, now: Cutout): Edit[] {
 async function done(): Promise<void> {
   asking.close()
   if (draft.value && before.value) {
-    for (const edit of changes(before.value, draft.value)) {
-      await store.dispatch(edit)
-    }
+    await store.together(changes(before.value, draft.value), `Change ${draft.value.name.trim()}`)
   }
 }
 </script>
@@ -97,10 +128,15 @@ async function done(): Promise<void> {
       </fieldset>
       <fieldset v-if="cycle">
         <legend>Cycle of {{ cycle.pictures.length }} pictures</legend>
+        <v-btn-toggle :model-value="cycle.turns" mandatory density="compact" variant="outlined" divided
+          aria-label="What decides which picture a frame shows" class="turns" @update:model-value="setTurns">
+          <v-btn v-for="{ turns, label, title } in TURNS" :key="turns" :value="turns" size="small" :title="title">{{ label }}</v-btn>
+        </v-btn-toggle>
+        <p class="quiet hint">{{ turnsText }}</p>
         <div class="row">
-          <number-field :value="cycle.every" label="Another every" labelled suffix="frames" :min="1" :max="100"
-            @done="(value) => (cycle!.every = value)" />
-          <number-field :value="cycle.offset" label="Ahead by" labelled suffix="frames" :min="0" :max="10000"
+          <number-field :value="cycle.every" label="Another every" labelled :suffix="unit" :min="cycle.turns === 'BY_TIME' ? 10 : 1"
+            :max="cycle.turns === 'BY_TIME' ? 60000 : 100" @done="(value) => (cycle!.every = value)" />
+          <number-field :value="cycle.offset" label="Ahead by" labelled :suffix="unit" :min="0" :max="60000"
             @done="(value) => (cycle!.offset = value)" />
         </div>
       </fieldset>
@@ -133,6 +169,15 @@ legend {
 
 .row > .number {
   flex: 1 1 100px;
+}
+
+.turns {
+  margin-bottom: 6px;
+}
+
+.hint {
+  margin: 0 0 10px;
+  font-size: 13px;
 }
 
 .problem {

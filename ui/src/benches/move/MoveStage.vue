@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementSize, useEventListener } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
-import { artUrl, frameUrl } from '@/api/urls'
+import { artUrl, frameNowUrl } from '@/api/urls'
 import LoopStage from '@/stage/LoopStage.vue'
 import { usePlayhead } from '@/reel/playhead'
 import { useReel } from '@/reel/store'
@@ -45,7 +45,7 @@ watch(
     const drawn = playhead.frame?.drawn
     const ids = lifted.value.map(({ cutout }) => cutout.id)
     const wide = Math.min(WIDEST, canvas.value.width)
-    ground.value = drawn && store.reel && ids.length > 0 ? frameUrl(store.reel.id, drawn, wide, ids) : ''
+    ground.value = drawn && store.reel && ids.length > 0 ? frameNowUrl(store.reel.id, drawn, wide, ids) : ''
   },
 )
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { Backdrop, Border, Fill, Still } from '@/api/types'
+import type { Backdrop, Border, Edit, Fill, Still } from '@/api/types'
 import FileChooser from '@/gather/FileChooser.vue'
 import { gatherFor } from '@/gather/gather'
 import type { Gatherable } from '@/gather/gather'
@@ -48,12 +48,14 @@ const differs = (a: unknown, b: unknown): boolean => JSON.stringify(a) !== JSON.
 async function done(): Promise<void> {
   asking.close()
   const before = store.reel!
-  if (differs(before.backdrop, backdrop.value)) {
-    await store.dispatch({ type: 'setBackdrop', backdrop: backdrop.value })
-  }
-  if (differs(before.border, border.value)) {
-    await store.dispatch({ type: 'setBorder', border: border.value })
-  }
+  const edits: (Edit | false)[] = [
+    differs(before.backdrop, backdrop.value) && { type: 'setBackdrop', backdrop: backdrop.value },
+    differs(before.border, border.value) && { type: 'setBorder', border: border.value },
+  ]
+  await store.together(
+    edits.filter((edit): edit is Edit => edit !== false),
+    'Change backdrop and border',
+  )
 }
 </script>
 

@@ -1,4 +1,5 @@
-import type { Cutout, Track } from '@/api/types'
+import type { Cutout } from '@/api/types'
+import type { Track } from './track'
 
 /** How a cut-out gets through a cell: it glides, it stays, or it is not there. */
 export type Passage = 'glide' | 'hold' | 'none'
@@ -13,6 +14,9 @@ export interface Exposure {
 }
 
 const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ'
+
+/** What a picture of a cycle is called on the exposure sheet. */
+export const letterOf = (turn: number): string => LETTERS[turn % LETTERS.length] ?? ''
 
 /** A column of the exposure sheet. */
 export function exposuresOf(cutout: Cutout, track: Track, frames: number[]): Exposure[] {
@@ -35,7 +39,7 @@ export function exposuresOf(cutout: Cutout, track: Track, frames: number[]): Exp
       key: key !== undefined,
       up: passage(there && row > 0 && (track.stops[row - 1]?.there ?? false), row <= first ? 'hold' : up),
       down: passage(there && row < frames.length - 1 && (track.stops[row + 1]?.there ?? false), row >= last ? 'hold' : before),
-      letter: there && turn >= 0 ? (LETTERS[turn % LETTERS.length] ?? '') : '',
+      letter: there && turn >= 0 ? letterOf(turn) : '',
     }
   })
 }

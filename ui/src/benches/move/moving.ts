@@ -1,10 +1,12 @@
 import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
-import type { Alignment, Art, Cutout, Easing, Edit, Motion, Pose, Scope, Stop, Track } from '@/api/types'
+import type { Alignment, Art, Cutout, Easing, Edit, Motion, Pose, Scope } from '@/api/types'
 import { usePlayhead } from '@/reel/playhead'
 import { useReel } from '@/reel/store'
 import { tidy } from './poses'
+import { unfolded } from './track'
+import type { Stop, Track } from './track'
 
 /** A cut-out with where it is on the frame at the playhead. */
 export interface Posed {
@@ -31,7 +33,7 @@ export const useMoving = defineStore('moving', () => {
 
   const cutouts = computed(() => store.reel?.cutouts ?? [])
   /** Where each of them is, in the same order. */
-  const tracks = computed(() => store.reel?.tracks ?? [])
+  const tracks = computed(() => (store.reel?.tracks ?? []).map((told) => unfolded(told, store.frames.length)))
   const ids = computed(() => cutouts.value.map((each) => each.id).filter((id) => chosen.value.has(id)))
   const all = computed<Posed[]>(() => {
     return cutouts.value.flatMap((cutout, i) => {

@@ -12,7 +12,7 @@ import type { Box } from './poses'
 const MOST_SHARE = 0.6
 
 const refOf = ({ picture, size }: NewStill): PictureRef => ({ picture, size })
-const cycleOf = (pictures: PictureRef[]): Cycle => ({ kind: 'cycle', pictures, every: 1, offset: 0 })
+const cycleOf = (pictures: PictureRef[]): Cycle => ({ kind: 'cycle', pictures, turns: 'KEPT', every: 1, offset: 0 })
 const nameOf = (file: string): string => file.replace(/\.[a-z0-9]+$/i, '').slice(0, 60) || 'Picture'
 
 /** Makes cut-outs of pictures: from files, from what is copied, from a frame. */

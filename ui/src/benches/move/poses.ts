@@ -1,4 +1,5 @@
-import type { Cutout, Pose, Track } from '@/api/types'
+import type { Cutout, Pose } from '@/api/types'
+import type { Track } from './track'
 
 export interface Point {
   x: number

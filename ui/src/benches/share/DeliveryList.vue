@@ -1,10 +1,14 @@
 <script setup lang="ts">
-import { mdiDownload } from '@mdi/js'
+import { mdiDownload, mdiTrashCanOutline } from '@mdi/js'
+import { ref } from 'vue'
 import type { DeliveryView } from '@/api/types'
 import { deliveryUrl } from '@/api/urls'
 import { bytesText, durationText, framesText, playsText } from '@/parts/format'
 
 defineProps<{ deliveries: DeliveryView[] }>()
+defineEmits<{ remove: [delivery: DeliveryView] }>()
+/** The delivery that is asked about before it is deleted: it cannot be had back. */
+const asked = ref<string | null>(null)
 const chosen = defineModel<string | null>({ required: true })
 
 const WHEN = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' })
@@ -31,6 +35,10 @@ function describe(delivery: DeliveryView): string {
         </button>
         <v-btn :icon="mdiDownload" size="small" variant="outlined" :href="`${deliveryUrl(delivery.id)}?download=true`"
           download :aria-label="`Download ${delivery.name}.gif`" title="Download" />
+        <v-btn v-if="asked !== delivery.id" :icon="mdiTrashCanOutline" size="small" variant="text"
+          :aria-label="`Delete ${delivery.name}.gif`" title="Delete" @click="asked = delivery.id" />
+        <v-btn v-else size="small" variant="flat" color="primary" :aria-label="`Delete ${delivery.name}.gif for good`"
+          @click="$emit('remove', delivery)" @blur="asked = null">Delete it</v-btn>
       </li>
     </ul>
   </div>

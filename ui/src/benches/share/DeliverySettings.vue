@@ -55,11 +55,13 @@ const setPlaysKind = (kind: string): Promise<void> =>
     <fieldset>
       <legend>Width</legend>
       <div class="row">
-        <number-field :value="delivery.width" label="Width in pixels" suffix="px" :min="1" :max="store.reel!.maxWidth"
+        <number-field :value="store.reel!.deliveredSize.width" label="Width in pixels" suffix="px" :min="1" :max="store.reel!.maxWidth"
           :step="10" class="field" @done="(width) => change({ width })" />
         <span class="quiet">× {{ store.reel!.deliveredSize.height }} px</span>
       </div>
       <div class="chips" role="group" aria-label="Usual widths">
+        <v-btn size="small" variant="outlined" class="chip" :active="delivery.width === 0" :aria-pressed="delivery.width === 0"
+          title="As wide as the canvas up to 800 px, else 480" @click="change({ width: 0 })">as the canvas</v-btn>
         <v-btn v-for="width in widths" :key="width" size="small" variant="outlined" class="chip"
           :active="delivery.width === width" :aria-pressed="delivery.width === width" @click="change({ width })">{{ width
           }}</v-btn>

@@ -7,6 +7,8 @@ import type { Size } from '@/api/types'
 const props = defineProps<{
   file: { url: string; title: string; size: Size; facts: string } | null
   empty: boolean
+  /** Why it cannot be made. */
+  problem: string | null
 }>()
 
 const PAGES = [
@@ -27,7 +29,7 @@ const url = computed(() => (props.file && round.value > 0 ? `${props.file.url}?r
     <div class="head">
       <div>
         <h2>{{ file?.title ?? 'The file' }}</h2>
-        <p class="quiet">{{ file?.facts ?? (empty ? 'No frames yet' : 'Being made…') }}</p>
+        <p class="quiet">{{ file?.facts ?? (problem ?? (empty ? 'No frames yet' : 'Being made…')) }}</p>
       </div>
       <div class="pages" role="radiogroup" aria-label="Page behind the file">
         <button v-for="each in PAGES" :key="each.name" type="button" role="radio" :aria-checked="page === each.color"
@@ -38,7 +40,7 @@ const url = computed(() => (props.file && round.value > 0 ? `${props.file.url}?r
     </div>
     <div class="page" :style="{ background: page }">
       <img v-if="file" :key="url" :src="url" :width="file.size.width" :height="file.size.height" :alt="file.title" />
-      <v-progress-circular v-else-if="!empty" indeterminate aria-label="Being made" />
+      <v-progress-circular v-else-if="!empty && !problem" indeterminate aria-label="Being made" />
     </div>
   </section>
 </template>

@@ -65,6 +65,21 @@ async function deliver(name: string): Promise<void> {
   }
 }
 
+async function remove(delivery: DeliveryView): Promise<void> {
+  const id = store.reel?.id
+  if (!id) {
+    return
+  }
+  try {
+    await answer(api.DELETE('/api/reels/{id}/deliveries/{delivery}', { params: { path: { id, delivery: delivery.id } } }))
+    chosen.value = chosen.value === delivery.id ? null : chosen.value
+    await load()
+    say(`“${delivery.name}.gif” is deleted.`)
+  } catch (failure) {
+    sayProblem(failure)
+  }
+}
+
 async function stop(): Promise<void> {
   if (jobId.value) {
     await answer(api.DELETE('/api/jobs/{id}', { params: { path: { id: jobId.value } } })).catch(sayProblem)
@@ -97,9 +112,10 @@ watch(
       <delivery-settings />
       <deliver-form :reel="store.reel" :job="job" :busy="delivering" @deliver="deliver" @stop="stop" />
     </section>
-    <file-stage :file="shown" :empty="store.frames.length === 0" />
+    <file-stage :file="shown" :empty="store.frames.length === 0"
+      :problem="store.weight?.problem ?? null" />
     <section class="delivered" aria-label="Deliveries">
-      <delivery-list v-model="chosen" :deliveries="deliveries" />
+      <delivery-list v-model="chosen" :deliveries="deliveries" @remove="remove" />
     </section>
   </div>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { Fit, Size, Still } from '@/api/types'
+import type { Edit, Fit, Size, Still } from '@/api/types'
 import { drawnPicture } from '@/api/client'
 import ColorField from '@/parts/ColorField.vue'
 import DialogCard from '@/parts/DialogCard.vue'
@@ -44,6 +44,19 @@ watch(shown, (open) => {
 })
 
 const sizes = computed(() => store.reel?.stillSizes.slice(0, 4) ?? [])
+/** What becomes of the delivered file with another canvas. */
+const fileText = computed(() => {
+  const reel = store.reel
+  if (!reel || isCanvas(reel.canvas)) {
+    return ''
+  }
+  const chosen = reel.delivery.width
+  if (chosen === 0) {
+    return 'The file follows the canvas.'
+  }
+  const height = Math.max(1, Math.round((chosen * canvas.value.height) / canvas.value.width))
+  return `The file stays ${chosen} px wide, as set on Share: about ${chosen} × ${height}.`
+})
 const hasFocus = computed(() => fit.value.way !== 'STRETCH')
 const isCanvas = ({ width, height }: Size): boolean => width === canvas.value.width && height === canvas.value.height
 
@@ -60,12 +73,14 @@ function focusAt(event: PointerEvent): void {
 async function done(): Promise<void> {
   asking.close()
   const { width, height } = canvas.value
+  const edits: Edit[] = []
   if (store.reel && !isCanvas(store.reel.canvas)) {
-    await store.dispatch({ type: 'setCanvas', width, height })
+    edits.push({ type: 'setCanvas', width, height })
   }
   if (stills.value.length > 0) {
-    await arranging.setFit({ ...fit.value })
+    edits.push({ type: 'setFit', frames: arranging.affected, fit: { ...fit.value } })
   }
+  await store.together(edits, `Canvas ${width} × ${height} and fit`)
 }
 </script>
 
@@ -88,6 +103,7 @@ async function done(): Promise<void> {
               {{ count === 1 ? 'still' : 'stills' }}</v-btn>
           </div>
         </fieldset>
+        <p v-if="fileText" class="quiet file">{{ fileText }}</p>
         <fieldset>
           <legend>Stills</legend>
           <v-radio-group v-model="fit.way" hide-details color="primary" density="compact" aria-label="Fit">

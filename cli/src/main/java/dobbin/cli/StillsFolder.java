@@ -4,10 +4,12 @@ import dobbin.edit.EditRejected;
 import dobbin.edit.NewStill;
 import dobbin.gather.FileOpener;
 import dobbin.gather.Gathered;
+import dobbin.gather.Opened;
 import dobbin.raster.Bounds;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.render.Pictures;
+import dobbin.still.Checkpoint;
 import dobbin.still.CountingOrder;
 import dobbin.still.DecodeLimits;
 import dobbin.still.UnreadablePicture;
@@ -84,14 +86,18 @@ final class StillsFolder {
             throw new UnreadablePicture("has more than " + DecodeLimits.USUAL.maxBytes() / 1_000_000 + " MB");
         }
         byte[] bytes = Files.readAllBytes(file);
-        FileOpener.open(bytes, DecodeLimits.USUAL, gathered -> {
+        int first = stills.size();
+        Opened opened = FileOpener.open(bytes, DecodeLimits.USUAL, Checkpoint.NONE, gathered -> {
             String picture = String.format("%064x", stills.size());
             Raster raster = crop == null ? gathered.raster() : cropped(gathered, name);
             Size size = crop == null ? gathered.size() : raster.size();
             rasters.put(picture, raster);
             stills.add(new NewStill(picture, name, size, gathered.delayMillis()));
         });
+        opened.plays()
+                .ifPresent(plays -> stills.subList(first, stills.size()).replaceAll(still -> still.playing(plays)));
         FileOpener.noteOn(bytes, name).ifPresent(note -> problems.println("note: “" + name + "” " + note));
+        opened.notes().forEach(note -> problems.println("note: “" + name + "” " + note));
     }
 
     /** Large pictures come in reduced; the part is meant in the pixels of the file. */

@@ -95,13 +95,7 @@ public final class Mixing {
 
     /** Works out {@link #l}, {@link #a} and {@link #b} for a pixel. */
     public void ask(int rgb, int x) {
-        if (rgb != asked) {
-            Oklab.fromRgb(rgb, lab, 0);
-            asked = rgb;
-        }
-        l = lab[0];
-        a = lab[1];
-        b = lab[2];
+        askExactly(rgb);
         if (spares && isSpared(rgb)) {
             return;
         }
@@ -120,6 +114,17 @@ public final class Mixing {
         l += push * thresholds.at(across, down);
         a += CHROMA_SHARE * push * thresholds.at(across + half, down + half / 2);
         b += CHROMA_SHARE * push * thresholds.at(across + half / 2, down + half);
+    }
+
+    /** As above, for a pixel that takes over nothing from its neighbors. */
+    public void askExactly(int rgb) {
+        if (rgb != asked) {
+            Oklab.fromRgb(rgb, lab, 0);
+            asked = rgb;
+        }
+        l = lab[0];
+        a = lab[1];
+        b = lab[2];
     }
 
     /** @return whether a color must stay what it is */

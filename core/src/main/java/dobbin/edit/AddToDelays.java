@@ -1,12 +1,13 @@
 package dobbin.edit;
 
+import dobbin.reel.Ranges;
 import dobbin.reel.Reel;
 import java.util.List;
 
 /**
  * Makes the named frames show so much longer, or shorter.
  *
- * @param millis less than 0 for shorter
+ * @param millis -600,000 to 600,000; less than 0 for shorter
  */
 public record AddToDelays(List<Integer> frames, int millis) implements Edit {
     public AddToDelays {
@@ -15,8 +16,8 @@ public record AddToDelays(List<Integer> frames, int millis) implements Edit {
 
     @Override
     public Reel applyTo(Reel reel) {
-        return reel.withFrames(
-                Chosen.of(reel, frames).each(frame -> frame.withDelay(Math.addExact(frame.delayMillis(), millis))));
+        Ranges.check("millis", millis, -Ranges.MAX_DELAY_MILLIS, Ranges.MAX_DELAY_MILLIS);
+        return reel.withFrames(Chosen.of(reel, frames).each(frame -> frame.withDelay(frame.delayMillis() + millis)));
     }
 
     @Override

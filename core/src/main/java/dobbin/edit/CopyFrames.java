@@ -37,8 +37,8 @@ public record CopyFrames(List<Integer> frames, int after) implements Edit {
             sources.put(id, original.id());
             all.add(gap++, original.withId(id++).withRun(run));
         }
-        Reel copied = reel.with(Bands.settled(all, frame -> frame.id() > run), runs, id);
-        return CarriedPoses.kept(reel, copied, frame -> sources.getOrDefault(frame, frame));
+        return reel.with(
+                Bands.settled(all, frame -> frame.id() > run), runs, id, frame -> sources.getOrDefault(frame, frame));
     }
 
     @Override

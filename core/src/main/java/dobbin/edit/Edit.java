@@ -11,7 +11,9 @@ public sealed interface Edit
                 AddStills,
                 AddToDelays,
                 AlignCutouts,
+                Batch,
                 ChangeCard,
+                ChooseTurns,
                 CopyCutouts,
                 CopyFrames,
                 DismissNotice,
@@ -51,6 +53,7 @@ public sealed interface Edit
                 SetPivot,
                 SetPlays,
                 SetPoses,
+                ShowCutouts,
                 SortByName,
                 SpanCutouts,
                 SpreadPoses,
@@ -69,6 +72,19 @@ public sealed interface Edit
      */
     default boolean fitsAnyState() {
         return true;
+    }
+
+    /**
+     * @return whether this one takes the place of {@code before}, made a moment ago, so that both are undone at once: the
+     *     next of a row of nudges, or the next value of one field
+     */
+    default boolean continues(Edit before) {
+        return false;
+    }
+
+    /** @return whether {@link #continues} counts however much later it comes: stills that come in one by one are one step */
+    default boolean gathersOn() {
+        return false;
     }
 
     /** @return what the edit does to {@code reel}, in a few words for the undo button: "Reverse 6 frames" */

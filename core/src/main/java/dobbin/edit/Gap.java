@@ -49,8 +49,10 @@ final class Gap {
         List<Frame> all = new ArrayList<>(reel.frames());
         all.addAll(index, placed);
         int firstNew = reel.nextId();
-        Reel inserted = reel.withFrames(Bands.settled(all, frame -> frame.id() >= firstNew), id);
-        boolean copies = added.stream().anyMatch(frame -> frame.id() < firstNew);
-        return copies ? CarriedPoses.kept(reel, inserted, frame -> sources.getOrDefault(frame, frame)) : inserted;
+        return reel.with(
+                Bands.settled(all, frame -> frame.id() >= firstNew),
+                reel.runs(),
+                id,
+                frame -> sources.getOrDefault(frame, frame));
     }
 }

@@ -19,12 +19,10 @@ public record MergeFrames(List<Integer> frames) implements Edit {
         }
         int total = loop.stream().mapToInt(Frame::delayMillis).sum();
         int first = loop.get(0).id();
-        return CarriedPoses.kept(
-                reel,
-                reel.withFrames(reel.frames().stream()
-                        .filter(frame -> frame.id() == first || !loop.contains(frame))
-                        .map(frame -> frame.id() == first ? frame.withDelay(total) : frame)
-                        .toList()));
+        return reel.withFrames(reel.frames().stream()
+                .filter(frame -> frame.id() == first || !loop.contains(frame))
+                .map(frame -> frame.id() == first ? frame.withDelay(total) : frame)
+                .toList());
     }
 
     @Override

@@ -27,7 +27,12 @@ public record MoveFrames(List<Integer> frames, int after) implements Edit {
         reel.frames().subList(gap, reel.frames().size()).stream()
                 .filter(frame -> !chosen.has(frame))
                 .forEach(moved::add);
-        return CarriedPoses.kept(reel, reel.withFrames(Bands.settled(moved, chosen::has)));
+        return reel.withFrames(Bands.settled(moved, chosen::has));
+    }
+
+    @Override
+    public boolean continues(Edit before) {
+        return before instanceof MoveFrames other && frames.equals(other.frames);
     }
 
     @Override

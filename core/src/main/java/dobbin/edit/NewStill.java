@@ -8,8 +8,19 @@ import dobbin.reel.Still;
  * A still that is brought in; ranges as in {@link Still}.
  *
  * @param delayMillis how long the file it came from shows it, or 0 where it does not say
+ * @param plays how often that file plays in all, 0 for without end; {@link #SAYS_NOTHING} where it does not say
  */
-public record NewStill(String picture, String name, Size size, int delayMillis) {
+public record NewStill(String picture, String name, Size size, int delayMillis, int plays) {
+    public static final int SAYS_NOTHING = -1;
+
+    public NewStill(String picture, String name, Size size, int delayMillis) {
+        this(picture, name, size, delayMillis, SAYS_NOTHING);
+    }
+
+    public NewStill playing(int times) {
+        return new NewStill(picture, name, size, delayMillis, times);
+    }
+
     /** @return the still as it lies on a canvas until someone chooses */
     public Still still() {
         return new Still(picture, name, size, Fit.USUAL);

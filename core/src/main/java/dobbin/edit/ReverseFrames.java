@@ -17,7 +17,7 @@ public record ReverseFrames(List<Integer> frames) implements Edit {
         Chosen chosen = Chosen.of(reel, frames);
         List<Frame> backward = new ArrayList<>(chosen.frames());
         Collections.reverse(backward);
-        return CarriedPoses.kept(reel, reel.withFrames(Bands.settled(chosen.places(backward), frame -> false)));
+        return reel.withFrames(Bands.settled(chosen.places(backward), frame -> false));
     }
 
     @Override

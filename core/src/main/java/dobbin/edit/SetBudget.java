@@ -10,6 +10,11 @@ public record SetBudget(int bytes) implements Edit {
     }
 
     @Override
+    public boolean continues(Edit before) {
+        return before instanceof SetBudget;
+    }
+
+    @Override
     public String title(Reel reel) {
         return "Set the budget to " + bytes / 1000 + " KB";
     }

@@ -1,13 +1,11 @@
 package dobbin.edit;
 
 import dobbin.raster.Size;
-import dobbin.reel.Delivery;
 import dobbin.reel.Ranges;
 import dobbin.reel.Reel;
 
 /**
- * Gives the reel another canvas. A file delivered as wide as the canvas was stays so; one that was reduced keeps its
- * width.
+ * Gives the reel another canvas. The delivered file follows it until someone sets its width, and keeps that from then on.
  *
  * @param width and {@code height} 1 to 10,000 pixels
  */
@@ -18,10 +16,7 @@ public record SetCanvas(int width, int height) implements Edit {
     public Reel applyTo(Reel reel) {
         Ranges.check("width", width, 1, MAX_SIDE);
         Ranges.check("height", height, 1, MAX_SIDE);
-        Delivery delivery = reel.delivery();
-        boolean asWide = delivery.width() == reel.canvas().width();
-        return reel.withCanvas(
-                new Size(width, height), asWide ? delivery.withWidth(Math.min(width, Delivery.MAX_WIDTH)) : delivery);
+        return reel.withCanvas(new Size(width, height));
     }
 
     @Override

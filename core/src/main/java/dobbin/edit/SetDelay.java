@@ -19,6 +19,11 @@ public record SetDelay(List<Integer> frames, int delayMillis) implements Edit {
     }
 
     @Override
+    public boolean continues(Edit before) {
+        return before instanceof SetDelay other && frames.equals(other.frames);
+    }
+
+    @Override
     public String title(Reel reel) {
         return "Hold " + Chosen.words(reel, frames) + " for " + delayMillis + " ms";
     }

@@ -31,7 +31,7 @@ public record SetDelivery(int width, int colors, Dither dither, String matte, En
     public String title(Reel reel) {
         Delivery before = reel.delivery();
         if (width != before.width()) {
-            return "Deliver " + width + " px wide";
+            return width == Delivery.FOLLOWS ? "Let the file follow the canvas" : "Deliver " + width + " px wide";
         }
         if (colors != before.colors()) {
             return "Deliver " + colors + " colors";

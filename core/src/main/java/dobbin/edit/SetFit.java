@@ -1,10 +1,8 @@
 package dobbin.edit;
 
-import dobbin.reel.CrossFade;
 import dobbin.reel.Fit;
 import dobbin.reel.FrameContent;
 import dobbin.reel.Reel;
-import dobbin.reel.Still;
 import java.util.List;
 
 /** Lays the stills of the named frames on the canvas in one way; also of those that fade; cards have no need of it and stay. */
@@ -29,9 +27,6 @@ public record SetFit(List<Integer> frames, Fit fit) implements Edit {
     }
 
     private FrameContent fitted(FrameContent content) {
-        if (content instanceof CrossFade fade) {
-            return fade.withEach(this::fitted);
-        }
-        return content instanceof Still still ? still.withFit(fit) : content;
+        return content.match(still -> still.withFit(fit), card -> card, fade -> fade.withEach(this::fitted));
     }
 }

@@ -18,6 +18,11 @@ public record SetPivot(int cutout, double x, double y) implements Edit {
     }
 
     @Override
+    public boolean continues(Edit before) {
+        return before instanceof SetPivot other && cutout == other.cutout;
+    }
+
+    @Override
     public String title(Reel reel) {
         return "Move the pivot of " + Cutouts.words(reel, List.of(cutout));
     }

@@ -34,8 +34,20 @@ public record SetPoses(List<Placed> placed, int frame, Scope scope) implements E
     }
 
     @Override
+    public boolean continues(Edit before) {
+        return before instanceof SetPoses other
+                && frame == other.frame
+                && scope == other.scope
+                && cutouts(placed).equals(cutouts(other.placed));
+    }
+
+    @Override
     public String title(Reel reel) {
-        return "Pose " + Cutouts.words(reel, placed.stream().map(Placed::cutout).toList());
+        return "Pose " + Cutouts.words(reel, cutouts(placed));
+    }
+
+    private static List<Integer> cutouts(List<Placed> placed) {
+        return placed.stream().map(Placed::cutout).toList();
     }
 
     private Cutout posed(Cutout cutout, Tracks tracks, Pose to) {

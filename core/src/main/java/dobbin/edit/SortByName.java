@@ -21,7 +21,7 @@ public record SortByName(List<Integer> frames) implements Edit {
         List<Frame> sorted = chosen.frames().stream()
                 .sorted(Comparator.comparing(frame -> frame.content().name(), CountingOrder.OF_NAMES))
                 .toList();
-        return CarriedPoses.kept(reel, reel.withFrames(Bands.settled(chosen.places(sorted), frame -> false)));
+        return reel.withFrames(Bands.settled(chosen.places(sorted), frame -> false));
     }
 
     @Override

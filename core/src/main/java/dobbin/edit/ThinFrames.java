@@ -29,12 +29,10 @@ public record ThinFrames(List<Integer> frames, int keepEvery) implements Edit {
         for (int i = 0; i < thinned.length; i++) {
             delays.put(loop.get(i).id(), thinned[i]);
         }
-        return CarriedPoses.kept(
-                reel,
-                reel.withFrames(reel.frames().stream()
-                        .filter(frame -> delays.getOrDefault(frame.id(), 1) > 0)
-                        .map(frame -> frame.withDelay(delays.getOrDefault(frame.id(), frame.delayMillis())))
-                        .toList()));
+        return reel.withFrames(reel.frames().stream()
+                .filter(frame -> delays.getOrDefault(frame.id(), 1) > 0)
+                .map(frame -> frame.withDelay(delays.getOrDefault(frame.id(), frame.delayMillis())))
+                .toList());
     }
 
     @Override

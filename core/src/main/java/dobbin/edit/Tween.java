@@ -41,11 +41,10 @@ public record Tween(int frame, int count, int delayMillis, Easing leaves, boolea
         Reel timed = wider.withFrames(wider.frames().stream()
                 .map(each -> each.id() == frame ? each.withDelay(delays[0]) : each)
                 .toList());
-        return CarriedPoses.kept(
-                reel,
-                timed.withCutouts(timed.cutouts().stream()
-                        .map(cutout -> keyed(cutout, new Tracks(reel.frames()), from, to))
-                        .toList()));
+        Tracks tracks = new Tracks(reel.frames());
+        return timed.withCutouts(timed.cutouts().stream()
+                .map(cutout -> keyed(cutout, Cutouts.one(reel, cutout.id()), tracks, from, to))
+                .toList());
     }
 
     @Override
@@ -76,9 +75,9 @@ public record Tween(int frame, int count, int delayMillis, Easing leaves, boolea
                 : from.content();
     }
 
-    private Cutout keyed(Cutout cutout, Tracks tracks, Frame from, Frame to) {
-        Pose there = tracks.pose(cutout, tracks.index(from.id()));
-        Pose here = tracks.pose(cutout, tracks.index(to.id()));
+    private Cutout keyed(Cutout cutout, Cutout before, Tracks tracks, Frame from, Frame to) {
+        Pose there = tracks.pose(before, tracks.index(from.id()));
+        Pose here = tracks.pose(before, tracks.index(to.id()));
         if (there.equals(here)) {
             return cutout;
         }

@@ -2,6 +2,7 @@ package dobbin.edit;
 
 import dobbin.raster.Affine;
 import dobbin.reel.Cutout;
+import dobbin.reel.FittedKeys;
 import dobbin.reel.Group;
 import dobbin.reel.Key;
 import dobbin.reel.Pose;
@@ -40,18 +41,21 @@ public record UngroupCutout(int cutout) implements Edit {
         List<Pose> poses = IntStream.range(0, tracks.ids().size())
                 .mapToObj(i -> composed(old, group, tracks.pose(old, i), tracks.pose(member, i)))
                 .toList();
-        List<Key> keys = new ArrayList<>();
-        for (int i = 0; i < poses.size(); i++) {
-            int frame = tracks.id(i);
+        List<Integer> frames = tracks.ids();
+        Key[] keys = new Key[frames.size()];
+        for (int i = 0; i < keys.length; i++) {
+            int frame = frames.get(i);
             if (member.key(frame).isPresent() || old.key(frame).isPresent()) {
                 Easing leaves = member.key(frame).or(() -> old.key(frame)).get().leaves();
-                keys.add(new Key(frame, poses.get(i), leaves));
+                keys[i] = new Key(frame, poses.get(i), leaves);
             }
         }
-        Cutout freed = member.withKeys(keys)
+        List<Integer> away = new ArrayList<>(member.away());
+        away.addAll(old.away());
+        return member.withKeys(FittedKeys.of(frames, poses, keys, new Key[keys.length]))
+                .withAway(away)
                 .withHidden(member.hidden() || old.hidden())
                 .lying(old.under(), member.blend(), member.shadow());
-        return CarriedPoses.fitted(freed, tracks, tracks.ids(), poses);
     }
 
     private static Pose composed(Cutout old, Group group, Pose outer, Pose inner) {

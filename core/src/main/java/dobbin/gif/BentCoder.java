@@ -4,6 +4,9 @@ import dobbin.dither.Dithering;
 import dobbin.dither.Mixing;
 import dobbin.palette.NearestColor;
 import dobbin.raster.Bounds;
+import java.util.Arrays;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * Pixels to codes in one pass, for palettes that do not hold every color: where the string being written can be continued
@@ -36,6 +39,7 @@ final class BentCoder {
     /** L, a and b of each index, and a fourth for nothing; the transparent entry is far from any color. */
     private final int[] places;
 
+    private final Set<Integer> colors;
     private final int squaredReach;
     private final LzwStrings strings = new LzwStrings();
     private Mixing mixing;
@@ -52,6 +56,7 @@ final class BentCoder {
         float reach = Math.min(FARTHEST_REACH, (float) Math.hypot(REACH, gap) * share);
         this.squaredReach = (int) (reach * reach * SCALE * SCALE);
         this.places = places(nearest.lab(), firstColor);
+        this.colors = Arrays.stream(nearest.palette().colors()).boxed().collect(Collectors.toSet());
     }
 
     private static int[] places(float[] lab, int firstColor) {
@@ -72,6 +77,7 @@ final class BentCoder {
     byte[] encode(int[] argb, int width, FramePlan plan, int bits) {
         Bounds box = plan.box();
         byte[] held = plan.heldPixels();
+        boolean[] returned = plan.returned();
         mixing = new Mixing(box, dithering, nearest);
         strings.begin(bits);
         string = LzwStrings.NONE;
@@ -82,6 +88,8 @@ final class BentCoder {
                 int pixel = argb[start + x];
                 if (pixel == 0 || held[start + x] != 0) {
                     hold(x);
+                } else if (returned != null && returned[start + x] && colors.contains(pixel & 0xFFFFFF)) {
+                    drawExactly(pixel, x);
                 } else {
                     draw(pixel, x);
                 }
@@ -93,6 +101,14 @@ final class BentCoder {
     private void hold(int x) {
         mixing.skip(x);
         take(0, string < 0 ? string : strings.continued(string, 0));
+    }
+
+    /** Of a color the palette has, whatever its neighbors hand on. */
+    private void drawExactly(int pixel, int x) {
+        mixing.askExactly(pixel);
+        int index = firstColor + nearest.indexOf(mixing.l(), mixing.a(), mixing.b());
+        mixing.got(x, nearest.lab(), 3 * (index - firstColor));
+        take(index, string < 0 ? string : strings.continued(string, index));
     }
 
     private void draw(int pixel, int x) {

@@ -13,8 +13,8 @@ import java.util.Set;
  * the color that was last drawn there, so that nothing adds up from frame to frame.
  */
 final class Change {
-    private static final int TILE_WIDTH = 8;
-    private static final int TILE_HEIGHT = 4;
+    private static final int TILE_WIDTH = Calm.TILE_WIDTH;
+    private static final int TILE_HEIGHT = Calm.TILE_HEIGHT;
     private static final int TILE_AREA = TILE_WIDTH * TILE_HEIGHT;
     /** Where more of a tile than this changed for good, the rest of it is not noise either. */
     private static final int RESTLESS = 10;
@@ -35,7 +35,11 @@ final class Change {
     private final float meanLimit;
     private final Set<Integer> spared;
     private final boolean spares;
+    private final Calm calm;
     private final byte[] held;
+    /** Null where nothing returns. */
+    private boolean[] returned;
+
     private int drawn;
     private boolean exact = true;
     private int left;
@@ -44,7 +48,8 @@ final class Change {
     private int bottom;
     private Bounds vanishing = new Bounds(0, 0, 0, 0);
 
-    private Change(int[] shown, int[] wanted, Size size, int tolerance, Set<Integer> spared) {
+    private Change(int[] shown, int[] wanted, Size size, int tolerance, Set<Integer> spared, Calm calm) {
+        this.calm = calm;
         this.shown = shown;
         this.wanted = wanted;
         this.width = size.width();
@@ -63,9 +68,10 @@ final class Change {
      * @param wanted what they shall see
      * @param tolerance 0 to 100
      * @param spared colors, 0xRRGGBB, that are drawn unless they are there to the last bit
+     * @param calm what pixels were in calm; what returns to that is drawn, too
      */
-    static Change between(int[] shown, int[] wanted, Size size, int tolerance, Set<Integer> spared) {
-        Change change = new Change(shown, wanted, size, tolerance, spared);
+    static Change between(int[] shown, int[] wanted, Size size, int tolerance, Set<Integer> spared, Calm calm) {
+        Change change = new Change(shown, wanted, size, tolerance, spared, calm);
         for (int y = 0; y < change.height; y += TILE_HEIGHT) {
             change.strip(y, Math.min(y + TILE_HEIGHT, change.height));
         }
@@ -75,6 +81,11 @@ final class Change {
     /** @return for each pixel 1 where it is held, else 0 */
     byte[] held() {
         return held;
+    }
+
+    /** @return for each pixel whether it is drawn since it returns to what it was in calm; null where none does */
+    boolean[] returned() {
+        return returned;
     }
 
     /** @return how many pixels must be drawn */
@@ -130,6 +141,7 @@ final class Change {
         int flips = 0;
         int differing = 0;
         int restless = 0;
+        boolean returning = false;
         int red = 0;
         int green = 0;
         int blue = 0;
@@ -143,13 +155,14 @@ final class Change {
                 int worst = Math.max(Math.abs(dr), Math.max(Math.abs(dg), Math.abs(db)));
                 flips |= is ^ shall;
                 differing += is == shall ? 0 : 1;
+                returning |= is != shall && calm.knows(at, shall);
                 restless += worst > channelLimit ? 1 : 0;
                 red += dr;
                 green += dg;
                 blue += db;
             }
         }
-        if (flips >>> ALPHA_SHIFT != 0 || spares && differing > 0) {
+        if (flips >>> ALPHA_SHIFT != 0 || returning || spares && differing > 0) {
             return false;
         }
         if (restless == 0 && isNoise(red, green, blue, (x1 - x0) * (y1 - y0))) {
@@ -190,7 +203,16 @@ final class Change {
                 if (is == shall) {
                     continue;
                 }
-                if (restless > RESTLESS || is == 0 || shall == 0 || spares && spared.contains(shall & 0xFFFFFF)) {
+                boolean returns = calm.knows(at, shall) && shall != 0;
+                if (returns) {
+                    returned = returned == null ? new boolean[held.length] : returned;
+                    returned[at] = true;
+                }
+                if (returns
+                        || restless > RESTLESS
+                        || is == 0
+                        || shall == 0
+                        || spares && spared.contains(shall & 0xFFFFFF)) {
                     if (shall == 0) {
                         vanish(at);
                     }

@@ -19,6 +19,7 @@ final class ChangePlanner {
     private final Size size;
     private final int tolerance;
     private final Set<Integer> spared;
+    private final Calm calm;
     private int[] before;
     private int[] after;
     private Change waiting;
@@ -30,6 +31,7 @@ final class ChangePlanner {
      */
     ChangePlanner(Size size, int tolerance, Set<Integer> spared) {
         this.spared = spared;
+        this.calm = new Calm(size);
         this.size = size;
         this.tolerance = tolerance;
         this.after = new int[Math.toIntExact(size.area())];
@@ -46,11 +48,12 @@ final class ChangePlanner {
      * @param mayMerge whether the frame before could show longer instead
      */
     Step next(int[] argb, boolean mayMerge) {
+        calm.see(argb);
         if (waiting == null) {
-            draw(Change.between(after, argb, size, tolerance, spared), argb);
+            draw(Change.between(after, argb, size, tolerance, spared, calm), argb);
             return new Step(null, false);
         }
-        Change kept = Change.between(after, argb, size, tolerance, spared);
+        Change kept = Change.between(after, argb, size, tolerance, spared, calm);
         boolean canKeep = kept.vanishing().isEmpty();
         if (canKeep && kept.drawn() == 0 && mayMerge) {
             return new Step(null, true);
@@ -62,13 +65,13 @@ final class ChangePlanner {
         if (!canKeep) {
             Bounds cleared = union(box, kept.vanishing());
             int[] emptied = emptied(after, cleared);
-            best = Change.between(emptied, argb, size, tolerance, spared);
+            best = Change.between(emptied, argb, size, tolerance, spared, calm);
             base = emptied;
             stored = cleared;
             disposal = Disposal.CLEAR;
         }
         if (best.drawn() < size.area() / SMALL_PART && (!canKeep || comesBack(argb))) {
-            Change back = Change.between(before, argb, size, tolerance, spared);
+            Change back = Change.between(before, argb, size, tolerance, spared, calm);
             if (back.vanishing().isEmpty() && back.drawn() < best.drawn()) {
                 best = back;
                 base = before;
@@ -99,7 +102,7 @@ final class ChangePlanner {
     }
 
     private FramePlan plan(Bounds stored, Disposal disposal) {
-        return new FramePlan(stored, waiting.held(), waiting.exact(), waiting.drawn(), disposal);
+        return new FramePlan(stored, waiting.held(), waiting.returned(), waiting.exact(), waiting.drawn(), disposal);
     }
 
     private void draw(Change change, int[] argb) {

@@ -9,10 +9,12 @@ import java.util.Objects;
  *
  * @param box the part of the screen that is drawn
  * @param heldPixels for each pixel of the whole screen, 1 where what is there already stays, else 0; never changed
+ * @param returned for each of them whether it returns to a color it had in calm, so that it is drawn with no other; null
+ *     where none does
  * @param exactlyHeld whether all held pixels are the frame's own to the last bit
  * @param drawn how many pixels of the box are not held
  */
-record FramePlan(Bounds box, byte[] heldPixels, boolean exactlyHeld, int drawn, Disposal disposal) {
+record FramePlan(Bounds box, byte[] heldPixels, boolean[] returned, boolean exactlyHeld, int drawn, Disposal disposal) {
     int area() {
         return box.width() * box.height();
     }
@@ -32,7 +34,8 @@ record FramePlan(Bounds box, byte[] heldPixels, boolean exactlyHeld, int drawn, 
                 && exactlyHeld == that.exactlyHeld
                 && drawn == that.drawn
                 && disposal == that.disposal
-                && Arrays.equals(heldPixels, that.heldPixels);
+                && Arrays.equals(heldPixels, that.heldPixels)
+                && Arrays.equals(returned, that.returned);
     }
 
     @Override

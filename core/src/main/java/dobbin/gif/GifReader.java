@@ -21,6 +21,9 @@ public final class GifReader {
     private static final int GRAPHIC_CONTROL = 0xF9;
     private static final int APPLICATION = 0xFF;
 
+    /** What browsers show of a file that has no color table at all. */
+    private static final int[] ALL_BLACK = new int[256];
+
     private final ByteSource in;
     private final DecodeLimits limits;
     private final LzwDecoder lzw = new LzwDecoder();
@@ -164,7 +167,8 @@ public final class GifReader {
             throw new GifFormatException(offset, "image descriptor", "The frames have too many pixels together");
         }
         int[] localColors = readColors(in, packed, "local color table");
-        int[] colors = localColors.length > 0 ? localColors : globalColors;
+        int[] global = globalColors.length > 0 ? globalColors : ALL_BLACK;
+        int[] colors = localColors.length > 0 ? localColors : global;
         Patch patch = readPatch(left, top, width, height, (packed & 0x40) != 0, colors);
         Raster picture = screen.show(patch, control);
         GifFrame frame = new GifFrame(picture, control.delayHundredths());

@@ -34,6 +34,11 @@ public final class Sample {
         return new Sample(picture.size(), values);
     }
 
+    /** @return of memory */
+    public int bytes() {
+        return Float.BYTES * values.length;
+    }
+
     /**
      * The root mean square of the pixels' distances.
      *

@@ -26,11 +26,22 @@ public final class Resampler {
         if (source.size().equals(size) && region.equals(Region.all(size))) {
             return source;
         }
+        return resize(rows(source), region, size);
+    }
+
+    /** As above; {@code source} is read once, from top to bottom, and never lies in memory whole. */
+    public static Raster resize(PixelRows source, Size size) {
+        return source.size().equals(size) ? source.raster() : resize(source, Region.all(source.size()), size);
+    }
+
+    private static Raster resize(PixelRows source, Region region, Size size) {
+        int width = source.size().width();
         int channels = source.isOpaque() ? 3 : 4;
-        FilterTaps across = FilterTaps.of(source.width(), region.x(), region.width(), size.width());
-        FilterTaps down = FilterTaps.of(source.height(), region.y(), region.height(), size.height());
-        float[][] ring = new float[down.longest()][source.width() * channels];
-        float[] column = new float[source.width() * channels];
+        FilterTaps across = FilterTaps.of(width, region.x(), region.width(), size.width());
+        FilterTaps down = FilterTaps.of(source.size().height(), region.y(), region.height(), size.height());
+        float[][] ring = new float[down.longest()][width * channels];
+        int[] pixels = new int[width];
+        float[] column = new float[width * channels];
         float[] row = new float[size.width() * channels];
         int[] argb = new int[Math.toIntExact(size.area())];
 
@@ -39,7 +50,8 @@ public final class Resampler {
             int first = down.first(y);
             int end = first + down.count(y);
             for (read = Math.max(read, first); read < end; read++) {
-                toLinear(source, read, channels, ring[read % ring.length]);
+                source.read(read, pixels);
+                toLinear(pixels, channels, ring[read % ring.length]);
             }
             Arrays.fill(column, 0f);
             for (int from = first; from < end; from++) {
@@ -55,11 +67,28 @@ public final class Resampler {
         return Raster.of(size, argb);
     }
 
-    private static void toLinear(Raster source, int y, int channels, float[] row) {
-        int[] argb = source.argb();
-        int start = y * source.width();
-        for (int x = 0, out = 0; x < source.width(); x++, out += channels) {
-            int pixel = argb[start + x];
+    private static PixelRows rows(Raster source) {
+        return new PixelRows() {
+            @Override
+            public Size size() {
+                return source.size();
+            }
+
+            @Override
+            public boolean isOpaque() {
+                return source.isOpaque();
+            }
+
+            @Override
+            public void read(int y, int[] argb) {
+                System.arraycopy(source.argb(), y * argb.length, argb, 0, argb.length);
+            }
+        };
+    }
+
+    private static void toLinear(int[] argb, int channels, float[] row) {
+        for (int x = 0, out = 0; x < argb.length; x++, out += channels) {
+            int pixel = argb[x];
             float red = LINEAR[pixel >> 16 & 0xFF];
             float green = LINEAR[pixel >> 8 & 0xFF];
             float blue = LINEAR[pixel & 0xFF];

@@ -2,6 +2,7 @@ package dobbin.reel;
 
 import dobbin.lettering.TextBlock;
 import dobbin.lettering.Typeface;
+import java.util.function.Function;
 
 /**
  * A frame of one color, with or without words in the middle of it.
@@ -39,5 +40,10 @@ public record Card(String background, String text, Typeface typeface, int size, 
             return line;
         }
         return background.isEmpty() ? "empty" : "#" + background;
+    }
+
+    @Override
+    public <R> R match(Function<Still, R> still, Function<Card, R> card, Function<CrossFade, R> fade) {
+        return card.apply(this);
     }
 }

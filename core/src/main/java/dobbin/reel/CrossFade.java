@@ -1,5 +1,6 @@
 package dobbin.reel;
 
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
 
 /**
@@ -48,5 +49,10 @@ public record CrossFade(FrameContent from, FrameContent to, double share) implem
     @Override
     public String name() {
         return from.name() + " → " + to.name();
+    }
+
+    @Override
+    public <R> R match(Function<Still, R> still, Function<Card, R> card, Function<CrossFade, R> fade) {
+        return fade.apply(this);
     }
 }

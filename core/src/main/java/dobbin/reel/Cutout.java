@@ -3,10 +3,15 @@ package dobbin.reel;
 import dobbin.raster.Blend;
 import dobbin.raster.Region;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 
 /**
@@ -16,10 +21,11 @@ import java.util.function.UnaryOperator;
  * @param pivotX what it turns and grows about, as a share of its art's width from the left, -10 to 10; {@code pivotY}
  *     from the top
  * @param under whether it lies under the stills and not over them
- * @param firstFrame the id of the frame it is there from, or {@link #OPEN} for the start; {@code lastFrame} likewise, or
- *     {@link #OPEN} for the end; of the two frames the one that plays first is the first
  * @param hidden whether it is not drawn for now
  * @param keys at least one, on frames that are all different, in no particular order
+ * @param away the ids of the frames it is not there on, in ascending order
+ * @param shows by the id of a frame, the place of the picture that a cycle shows there, from 0; for cycles of several
+ *     pictures that frames keep ({@link Cycle.Turns#KEPT}), else empty
  */
 public record Cutout(
         int id,
@@ -30,11 +36,10 @@ public record Cutout(
         boolean under,
         Blend blend,
         Shadow shadow,
-        int firstFrame,
-        int lastFrame,
         boolean hidden,
-        List<Key> keys) {
-    public static final int OPEN = 0;
+        List<Key> keys,
+        List<Integer> away,
+        SortedMap<Integer, Integer> shows) {
 
     public Cutout {
         name = Ranges.checkName("name", name);
@@ -49,44 +54,77 @@ public record Cutout(
         if (keys.isEmpty() || frames.size() != keys.size()) {
             throw new OutOfRange("keys", "must be at least one, on different frames");
         }
+        away = away.stream().distinct().sorted().toList();
+        shows = Collections.unmodifiableSortedMap(new TreeMap<>(shows));
+        for (int picture : shows.values()) {
+            Ranges.check("shows", picture, 0, Cycle.MAX_PICTURES - 1);
+        }
     }
 
     /** @return one with a single pose, over all frames */
     public static Cutout of(int id, String name, Art art, Key key) {
-        return new Cutout(id, name, art, 0.5, 0.5, false, Blend.NORMAL, Shadow.NONE, OPEN, OPEN, false, List.of(key));
+        return new Cutout(
+                id,
+                name,
+                art,
+                0.5,
+                0.5,
+                false,
+                Blend.NORMAL,
+                Shadow.NONE,
+                false,
+                List.of(key),
+                List.of(),
+                new TreeMap<>());
     }
 
     public Cutout withId(int newId) {
-        return new Cutout(newId, name, art, pivotX, pivotY, under, blend, shadow, firstFrame, lastFrame, hidden, keys);
+        return copy(it -> it.id = newId);
     }
 
     public Cutout withName(String newName) {
-        return new Cutout(id, newName, art, pivotX, pivotY, under, blend, shadow, firstFrame, lastFrame, hidden, keys);
+        return copy(it -> it.name = newName);
     }
 
+    /** @return with other art; pictures are dealt anew unless both are cycles that deal them alike */
     public Cutout withArt(Art newArt) {
-        return new Cutout(id, name, newArt, pivotX, pivotY, under, blend, shadow, firstFrame, lastFrame, hidden, keys);
+        boolean alike = art instanceof Cycle old && newArt instanceof Cycle cycle && cycle.dealsLike(old);
+        return copy(it -> {
+            it.art = newArt;
+            it.shows = alike ? shows : new TreeMap<>();
+        });
     }
 
     public Cutout withPivot(double newX, double newY) {
-        return new Cutout(id, name, art, newX, newY, under, blend, shadow, firstFrame, lastFrame, hidden, keys);
+        return copy(it -> {
+            it.pivotX = newX;
+            it.pivotY = newY;
+        });
     }
 
     public Cutout withHidden(boolean newHidden) {
-        return new Cutout(id, name, art, pivotX, pivotY, under, blend, shadow, firstFrame, lastFrame, newHidden, keys);
+        return copy(it -> it.hidden = newHidden);
     }
 
     public Cutout lying(boolean newUnder, Blend newBlend, Shadow newShadow) {
-        return new Cutout(
-                id, name, art, pivotX, pivotY, newUnder, newBlend, newShadow, firstFrame, lastFrame, hidden, keys);
+        return copy(it -> {
+            it.under = newUnder;
+            it.blend = newBlend;
+            it.shadow = newShadow;
+        });
     }
 
-    public Cutout withSpan(int first, int last) {
-        return new Cutout(id, name, art, pivotX, pivotY, under, blend, shadow, first, last, hidden, keys);
+    /** @param frames the ids of those it is not there on */
+    public Cutout withAway(List<Integer> frames) {
+        return copy(it -> it.away = frames);
+    }
+
+    public Cutout withShows(Map<Integer, Integer> pictures) {
+        return copy(it -> it.shows = new TreeMap<>(pictures));
     }
 
     public Cutout withKeys(List<Key> newKeys) {
-        return new Cutout(id, name, art, pivotX, pivotY, under, blend, shadow, firstFrame, lastFrame, hidden, newKeys);
+        return copy(it -> it.keys = newKeys);
     }
 
     /** @return with {@code key} in place of any on its frame */
@@ -110,7 +148,7 @@ public record Cutout(
     /** @return as {@code change} makes of it, after it was done to the members of a group likewise */
     public Cutout deeply(UnaryOperator<Cutout> change) {
         Cutout inner = art instanceof Group group
-                ? withArt(new Group(
+                ? copy(it -> it.art = new Group(
                         group.width(),
                         group.height(),
                         group.members().stream()
@@ -118,5 +156,46 @@ public record Cutout(
                                 .toList()))
                 : this;
         return change.apply(inner);
+    }
+
+    private Cutout copy(Consumer<Draft> change) {
+        Draft draft = new Draft(this);
+        change.accept(draft);
+        return draft.cutout();
+    }
+
+    /** The fields while a changed copy is made of them. */
+    private static final class Draft {
+        private int id;
+        private String name;
+        private Art art;
+        private double pivotX;
+        private double pivotY;
+        private boolean under;
+        private Blend blend;
+        private Shadow shadow;
+        private boolean hidden;
+        private List<Key> keys;
+        private List<Integer> away;
+        private SortedMap<Integer, Integer> shows;
+
+        Draft(Cutout from) {
+            id = from.id;
+            name = from.name;
+            art = from.art;
+            pivotX = from.pivotX;
+            pivotY = from.pivotY;
+            under = from.under;
+            blend = from.blend;
+            shadow = from.shadow;
+            hidden = from.hidden;
+            keys = from.keys;
+            away = from.away;
+            shows = from.shows;
+        }
+
+        Cutout cutout() {
+            return new Cutout(id, name, art, pivotX, pivotY, under, blend, shadow, hidden, keys, away, shows);
+        }
     }
 }

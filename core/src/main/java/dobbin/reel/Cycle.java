@@ -1,25 +1,54 @@
 package dobbin.reel;
 
 import java.util.List;
+import java.util.function.Function;
 
 /**
  * One picture, or several that take turns; smaller ones lie in the middle of the largest.
  *
  * @param pictures 1 to 200
- * @param every how many frames each is seen, 1 to 100
- * @param offset how many frames the turn is ahead, 0 to 10,000
+ * @param every how long each is seen: 1 to 100 frames, or 10 to 60,000 ms where turns go by time
+ * @param offset how far the turn is ahead, in the unit of {@code every}, 0 to 60,000
  */
-public record Cycle(List<PictureRef> pictures, int every, int offset) implements Art {
-    public Cycle {
-        pictures = List.copyOf(pictures);
-        Ranges.check("pictures", pictures.size(), 1, 200);
-        Ranges.check("every", every, 1, 100);
-        Ranges.check("offset", offset, 0, 10_000);
+public record Cycle(List<PictureRef> pictures, Turns turns, int every, int offset) implements Art {
+    static final int MAX_PICTURES = 200;
+
+    /** What decides which picture a frame shows. */
+    public enum Turns {
+        /** It is settled when the frame is made, stays with the frame, and can be chosen for each. */
+        KEPT,
+        /** The frame's place on the sheet. */
+        BY_PLACE,
+        /** When the frame begins, by the delays of those that play before it. */
+        BY_TIME
     }
 
-    /** @param frame counts from 0; the place of the picture that is seen there, from 0 */
-    public int turn(int frame) {
-        return (frame + offset) / every % pictures.size();
+    public Cycle {
+        pictures = List.copyOf(pictures);
+        Ranges.check("pictures", pictures.size(), 1, MAX_PICTURES);
+        if (turns == null) {
+            throw new OutOfRange("turns", "must be given");
+        }
+        Ranges.check("every", every, turns == Turns.BY_TIME ? 10 : 1, turns == Turns.BY_TIME ? 60_000 : 100);
+        Ranges.check("offset", offset, 0, 60_000);
+    }
+
+    /** @return a cycle whose pictures are dealt to the frames, each to {@code every} frames in a row */
+    public static Cycle dealt(List<PictureRef> pictures, int every) {
+        return new Cycle(pictures, Turns.KEPT, every, 0);
+    }
+
+    /** @param at frames or milliseconds from the start; the place of the picture whose turn it is then, from 0 */
+    int turn(int at) {
+        return (int) (((long) at + offset) / every % pictures.size());
+    }
+
+    /** @return whether frames keep what they were dealt when that other cycle becomes this */
+    boolean dealsLike(Cycle other) {
+        return pictures.size() == other.pictures.size()
+                && turns == other.turns
+                && every == other.every
+                && offset == other.offset;
     }
 
     @Override
@@ -30,5 +59,11 @@ public record Cycle(List<PictureRef> pictures, int every, int offset) implements
     @Override
     public double height() {
         return pictures.stream().mapToInt(each -> each.size().height()).max().orElseThrow();
+    }
+
+    @Override
+    public <R> R match(
+            Function<Cycle, R> cycle, Function<Words, R> words, Function<Shape, R> shape, Function<Group, R> group) {
+        return cycle.apply(this);
     }
 }

@@ -11,12 +11,15 @@ import java.util.stream.Collectors;
 /**
  * How the delivered file is made.
  *
- * @param width in pixels, 1 to 1600; the height follows from the canvas
+ * @param width in pixels, 1 to 1600, or {@link #FOLLOWS}; the height follows from the canvas
  * @param colors 2 to 256, a transparent entry included
  * @param matte the color soft edges are mixed with, six hexadecimal digits; empty to leave them as they are
  * @param encoding the finer settings
  */
 public record Delivery(int width, int colors, Dither dither, String matte, Encoding encoding) {
+    /** The width until someone chooses one: the canvas's own up to 800 pixels, of wider ones 480. */
+    public static final int FOLLOWS = 0;
+
     public static final int MAX_WIDTH = StillReader.WORKING_SIDE;
 
     /** Canvases up to this wide are delivered as they are. */
@@ -25,8 +28,14 @@ public record Delivery(int width, int colors, Dither dither, String matte, Encod
     /** Wider ones are reduced to this: under 500 pixels is what pages and messages usually take. */
     private static final int WIDTH_REDUCED = 480;
 
+    /** How a new reel is delivered. */
+    public static final Delivery USUAL =
+            new Delivery(FOLLOWS, Palette.MAX_ENTRIES, Dithering.USUAL.dither(), "", Encoding.USUAL);
+
     public Delivery {
-        Ranges.check("width", width, 1, MAX_WIDTH);
+        if (width != FOLLOWS) {
+            Ranges.check("width", width, 1, MAX_WIDTH);
+        }
         Ranges.check("colors", colors, 2, Palette.MAX_ENTRIES);
         if (dither == null) {
             throw new OutOfRange("dither", "must be given");
@@ -40,10 +49,12 @@ public record Delivery(int width, int colors, Dither dither, String matte, Encod
         }
     }
 
-    /** @return what a new reel with this canvas is delivered as, until someone chooses */
-    public static Delivery usualFor(Size canvas) {
-        int width = canvas.width() <= WIDTH_KEPT ? canvas.width() : WIDTH_REDUCED;
-        return new Delivery(width, Palette.MAX_ENTRIES, Dithering.USUAL.dither(), "", Encoding.USUAL);
+    /** @return the size of the delivered pictures of a canvas */
+    public Size sizeOf(Size canvas) {
+        if (width != FOLLOWS) {
+            return canvas.withWidth(width);
+        }
+        return canvas.width() <= WIDTH_KEPT ? canvas : canvas.withWidth(WIDTH_REDUCED);
     }
 
     public Delivery withWidth(int newWidth) {

@@ -1,5 +1,7 @@
 package dobbin.reel;
 
+import java.util.function.Function;
+
 /**
  * What an area is filled with: nothing, a color, or a gradient.
  *
@@ -26,5 +28,10 @@ public record Fill(String color, String toColor, double angle) implements Backdr
 
     public boolean gradient() {
         return !none() && !toColor.isEmpty();
+    }
+
+    @Override
+    public <R> R match(Function<Fill, R> fill, Function<Still, R> still) {
+        return fill.apply(this);
     }
 }

@@ -1,15 +1,17 @@
 package dobbin.reel;
 
 import dobbin.raster.Size;
+import dobbin.still.DecodeLimits;
+import dobbin.timing.Delays;
 import java.util.Locale;
 
 /** What numbers a reel takes, and the one way to refuse others: by the field's name and the allowed range. */
 public final class Ranges {
-    public static final int MIN_DELAY_MILLIS = 10;
-    public static final int MAX_DELAY_MILLIS = 600_000;
+    public static final int MIN_DELAY_MILLIS = Delays.SHORTEST_MILLIS;
+    public static final int MAX_DELAY_MILLIS = Delays.LONGEST_MILLIS;
     public static final int MAX_FRAMES = 2_000;
     public static final int MAX_PLAYS = 1_000;
-    public static final int MAX_SIDE = 30_000;
+    public static final int MAX_SIDE = DecodeLimits.MAX_SIDE;
     public static final int MAX_DISMISSED = 500;
     public static final int MAX_CUTOUTS = 200;
     public static final int MAX_NAME_LENGTH = 120;

@@ -7,7 +7,10 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Consumer;
+import java.util.function.IntUnaryOperator;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * A loop in the making.
@@ -48,8 +51,9 @@ public record Reel(
         Ranges.check("dismissed", dismissed.size(), 0, Ranges.MAX_DISMISSED);
         Ranges.check("width", canvas.width(), 1, Ranges.MAX_SIDE);
         Ranges.check("height", canvas.height(), 1, Ranges.MAX_SIDE);
-        if (canvas.withWidth(delivery.width()).area() > MAX_DELIVERED_PIXELS) {
-            throw new OutOfRange("width", "of " + delivery.width() + " makes pictures of this canvas too high");
+        if (delivery.sizeOf(canvas).area() > MAX_DELIVERED_PIXELS) {
+            throw new OutOfRange(
+                    "width", "of " + delivery.sizeOf(canvas).width() + " makes pictures of this canvas too high");
         }
         checkFrames(frames, nextId);
         checkRuns(frames, runs);
@@ -70,26 +74,14 @@ public record Reel(
                 List.of(),
                 Border.NONE,
                 Plays.FOREVER,
-                Delivery.usualFor(FIRST_CANVAS),
+                Delivery.USUAL,
                 FIRST_BUDGET_BYTES,
                 List.of(),
                 1);
     }
 
     public Reel withName(String newName) {
-        return new Reel(
-                newName,
-                canvas,
-                frames,
-                runs,
-                backdrop,
-                cutouts,
-                border,
-                plays,
-                delivery,
-                budgetBytes,
-                dismissed,
-                nextId);
+        return copy(it -> it.name = newName);
     }
 
     public Reel withFrames(List<Frame> newFrames) {
@@ -101,156 +93,65 @@ public record Reel(
         return with(newFrames, runs, newNextId);
     }
 
-    /** As above, with {@code newRuns} for those it has. Poses on frames that are gone move to their neighbors. */
+    /** As above, with {@code newRuns} for those it has. */
     public Reel with(List<Frame> newFrames, List<Run> newRuns, int newNextId) {
-        Set<Integer> used = newFrames.stream().map(Frame::run).collect(Collectors.toSet());
-        List<Run> kept = newRuns.stream().filter(run -> used.contains(run.id())).toList();
-        List<Cutout> moved = new KeysKept(frames, newFrames).of(cutouts);
-        return new Reel(
-                name,
-                canvas,
-                newFrames,
-                kept,
-                backdrop,
-                moved,
-                border,
-                plays,
-                delivery,
-                budgetBytes,
-                dismissed,
-                newNextId);
+        return with(newFrames, newRuns, newNextId, frame -> frame);
     }
 
-    public Reel withCanvas(Size newCanvas, Delivery newDelivery) {
-        return new Reel(
-                name,
-                newCanvas,
-                frames,
-                runs,
-                backdrop,
-                cutouts,
-                border,
-                plays,
-                newDelivery,
-                budgetBytes,
-                dismissed,
-                nextId);
+    /**
+     * As above; each frame that stays or is a copy shows cut-outs as it did.
+     *
+     * @param source the id of the frame of this reel that a frame of {@code newFrames} shows cut-outs like; one it has not
+     *     for new frames
+     */
+    public Reel with(List<Frame> newFrames, List<Run> newRuns, int newNextId, IntUnaryOperator source) {
+        Set<Integer> used = newFrames.stream().map(Frame::run).collect(Collectors.toSet());
+        return copy(it -> {
+            it.frames = newFrames;
+            it.runs = newRuns.stream().filter(run -> used.contains(run.id())).toList();
+            it.cutouts = dealt(new CarriedCutouts(frames, newFrames, source).of(cutouts), newFrames);
+            it.nextId = newNextId;
+        });
+    }
+
+    public Reel withCanvas(Size newCanvas) {
+        return copy(it -> it.canvas = newCanvas);
     }
 
     public Reel withBackdrop(Backdrop newBackdrop) {
-        return new Reel(
-                name,
-                canvas,
-                frames,
-                runs,
-                newBackdrop,
-                cutouts,
-                border,
-                plays,
-                delivery,
-                budgetBytes,
-                dismissed,
-                nextId);
+        return copy(it -> it.backdrop = newBackdrop);
     }
 
     public Reel withCutouts(List<Cutout> newCutouts) {
         return withCutouts(newCutouts, nextId);
     }
 
+    /** Cycles whose pictures no frame has been dealt yet are dealt. */
     public Reel withCutouts(List<Cutout> newCutouts, int newNextId) {
-        return new Reel(
-                name,
-                canvas,
-                frames,
-                runs,
-                backdrop,
-                newCutouts,
-                border,
-                plays,
-                delivery,
-                budgetBytes,
-                dismissed,
-                newNextId);
+        return copy(it -> {
+            it.cutouts = dealt(newCutouts, frames);
+            it.nextId = newNextId;
+        });
     }
 
     public Reel withBorder(Border newBorder) {
-        return new Reel(
-                name,
-                canvas,
-                frames,
-                runs,
-                backdrop,
-                cutouts,
-                newBorder,
-                plays,
-                delivery,
-                budgetBytes,
-                dismissed,
-                nextId);
+        return copy(it -> it.border = newBorder);
     }
 
     public Reel withPlays(Plays newPlays) {
-        return new Reel(
-                name,
-                canvas,
-                frames,
-                runs,
-                backdrop,
-                cutouts,
-                border,
-                newPlays,
-                delivery,
-                budgetBytes,
-                dismissed,
-                nextId);
+        return copy(it -> it.plays = newPlays);
     }
 
     public Reel withDelivery(Delivery newDelivery) {
-        return new Reel(
-                name,
-                canvas,
-                frames,
-                runs,
-                backdrop,
-                cutouts,
-                border,
-                plays,
-                newDelivery,
-                budgetBytes,
-                dismissed,
-                nextId);
+        return copy(it -> it.delivery = newDelivery);
     }
 
     public Reel withBudget(int newBudgetBytes) {
-        return new Reel(
-                name,
-                canvas,
-                frames,
-                runs,
-                backdrop,
-                cutouts,
-                border,
-                plays,
-                delivery,
-                newBudgetBytes,
-                dismissed,
-                nextId);
+        return copy(it -> it.budgetBytes = newBudgetBytes);
     }
 
     public Reel withDismissed(List<String> newDismissed) {
-        return new Reel(
-                name,
-                canvas,
-                frames,
-                runs,
-                backdrop,
-                cutouts,
-                border,
-                plays,
-                delivery,
-                budgetBytes,
-                newDismissed,
-                nextId);
+        return copy(it -> it.dismissed = newDismissed);
     }
 
     /** @return the frames that play, which are those not left out */
@@ -265,34 +166,35 @@ public record Reel(
 
     /** @return the size of the delivered file's pictures */
     public Size deliveredSize() {
-        return canvas.withWidth(delivery.width());
+        return delivery.sizeOf(canvas);
     }
 
     /** @return all uploaded pictures the document uses */
     public Set<PictureRef> pictures() {
         Set<PictureRef> used = new LinkedHashSet<>();
-        frames.forEach(frame -> addPictures(frame.content(), used));
-        if (backdrop instanceof Still still) {
-            used.add(still.ref());
-        }
-        for (Cutout cutout : cutouts) {
-            cutout.deeply(each -> {
-                if (each.art() instanceof Cycle cycle) {
-                    used.addAll(cycle.pictures());
-                }
-                return each;
-            });
-        }
+        frames.forEach(frame -> used.addAll(pictures(frame.content())));
+        used.addAll(backdrop.match(fill -> List.of(), still -> List.of(still.ref())));
+        cutouts.forEach(cutout -> used.addAll(pictures(cutout.art())));
         return used;
     }
 
-    private static void addPictures(FrameContent content, Set<PictureRef> used) {
-        if (content instanceof Still still) {
-            used.add(still.ref());
-        } else if (content instanceof CrossFade fade) {
-            addPictures(fade.from(), used);
-            addPictures(fade.to(), used);
-        }
+    private static List<PictureRef> pictures(FrameContent content) {
+        return content.match(
+                still -> List.of(still.ref()),
+                card -> List.of(),
+                fade -> Stream.of(fade.from(), fade.to())
+                        .flatMap(each -> pictures(each).stream())
+                        .toList());
+    }
+
+    private static List<PictureRef> pictures(Art art) {
+        return art.match(
+                Cycle::pictures,
+                words -> List.of(),
+                shape -> List.of(),
+                group -> group.members().stream()
+                        .flatMap(member -> pictures(member.art()).stream())
+                        .toList());
     }
 
     private static void checkFrames(List<Frame> frames, int nextId) {
@@ -322,10 +224,9 @@ public record Reel(
                 throw new OutOfRange("keys", "of " + cutout.name() + " must be on frames of this reel");
             }
         }
-        for (int end : List.of(cutout.firstFrame(), cutout.lastFrame())) {
-            if (end != Cutout.OPEN && !frames.contains(end)) {
-                throw new OutOfRange("firstFrame", "and lastFrame of " + cutout.name() + " must be in this reel");
-            }
+        if (!frames.containsAll(cutout.away())
+                || !frames.containsAll(cutout.shows().keySet())) {
+            throw new OutOfRange("away", "and shows of " + cutout.name() + " must name frames of this reel");
         }
         return cutout;
     }
@@ -342,6 +243,63 @@ public record Reel(
         Set<Integer> named = runs.stream().map(Run::id).collect(Collectors.toSet());
         if (named.size() != runs.size() || !named.equals(lastPlaces.keySet())) {
             throw new OutOfRange("runs", "must be those that frames belong to");
+        }
+    }
+
+    private static List<Cutout> dealt(List<Cutout> cutouts, List<Frame> frames) {
+        return cutouts.stream().map(cutout -> Dealing.dealt(cutout, frames)).toList();
+    }
+
+    private Reel copy(Consumer<Draft> change) {
+        Draft draft = new Draft(this);
+        change.accept(draft);
+        return draft.reel();
+    }
+
+    /** The fields while a changed copy is made of them. */
+    private static final class Draft {
+        private String name;
+        private Size canvas;
+        private List<Frame> frames;
+        private List<Run> runs;
+        private Backdrop backdrop;
+        private List<Cutout> cutouts;
+        private Border border;
+        private Plays plays;
+        private Delivery delivery;
+        private int budgetBytes;
+        private List<String> dismissed;
+        private int nextId;
+
+        Draft(Reel from) {
+            name = from.name;
+            canvas = from.canvas;
+            frames = from.frames;
+            runs = from.runs;
+            backdrop = from.backdrop;
+            cutouts = from.cutouts;
+            border = from.border;
+            plays = from.plays;
+            delivery = from.delivery;
+            budgetBytes = from.budgetBytes;
+            dismissed = from.dismissed;
+            nextId = from.nextId;
+        }
+
+        Reel reel() {
+            return new Reel(
+                    name,
+                    canvas,
+                    frames,
+                    runs,
+                    backdrop,
+                    cutouts,
+                    border,
+                    plays,
+                    delivery,
+                    budgetBytes,
+                    dismissed,
+                    nextId);
         }
     }
 }

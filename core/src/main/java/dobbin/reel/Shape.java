@@ -1,5 +1,7 @@
 package dobbin.reel;
 
+import java.util.function.Function;
+
 /**
  * A drawn shape. Its stroke lies half inside and half outside of its outline.
  *
@@ -54,5 +56,11 @@ public record Shape(
             case ARROW -> ARROW_HEAD * stroke;
             default -> shapeHeight + stroke;
         };
+    }
+
+    @Override
+    public <R> R match(
+            Function<Cycle, R> cycle, Function<Words, R> words, Function<Shape, R> shape, Function<Group, R> group) {
+        return shape.apply(this);
     }
 }

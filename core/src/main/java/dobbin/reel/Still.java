@@ -1,6 +1,7 @@
 package dobbin.reel;
 
 import dobbin.raster.Size;
+import java.util.function.Function;
 
 /**
  * A picture on a frame.
@@ -31,5 +32,15 @@ public record Still(String picture, String name, Size size, Fit fit) implements 
     private static String shortened(String name) {
         int half = Ranges.MAX_NAME_LENGTH / 2 - 1;
         return name.substring(0, half) + "…" + name.substring(name.length() - half);
+    }
+
+    @Override
+    public <R> R match(Function<Still, R> still, Function<Card, R> card, Function<CrossFade, R> fade) {
+        return still.apply(this);
+    }
+
+    @Override
+    public <R> R match(Function<Fill, R> fill, Function<Still, R> still) {
+        return still.apply(this);
     }
 }

@@ -3,6 +3,7 @@ package dobbin.reel;
 import dobbin.lettering.TextBlock;
 import dobbin.lettering.Typeface;
 import java.util.List;
+import java.util.function.Function;
 
 /**
  * Some lettering.
@@ -62,5 +63,11 @@ public record Words(
     @Override
     public double height() {
         return block().naturalHeight() + 2 * outline;
+    }
+
+    @Override
+    public <R> R match(
+            Function<Cycle, R> cycle, Function<Words, R> words, Function<Shape, R> shape, Function<Group, R> group) {
+        return words.apply(this);
     }
 }

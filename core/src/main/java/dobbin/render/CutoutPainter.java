@@ -15,11 +15,12 @@ import dobbin.reel.Cycle;
 import dobbin.reel.Group;
 import dobbin.reel.PictureRef;
 import dobbin.reel.Pose;
-import dobbin.reel.Shape;
 import dobbin.reel.Tracks;
 import dobbin.reel.Words;
+import java.awt.Graphics2D;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 
 /** Draws the cut-outs of one frame. */
 final class CutoutPainter {
@@ -54,7 +55,7 @@ final class CutoutPainter {
     /** @return the art alone, as it is on this frame but for its pose, at {@code scale} */
     Optional<Layer> alone(Cutout cutout, double scale, Size size) {
         Pose pose = tracks.pose(cutout, index);
-        return art(cutout.art(), pose, Affine.scale(scale, scale), Bounds.all(size));
+        return art(cutout, pose, Affine.scale(scale, scale), Bounds.all(size));
     }
 
     private void lay(Cutout cutout, Affine place, int[] into, Size size) {
@@ -71,7 +72,7 @@ final class CutoutPainter {
             draw(group.members(), whole, into, size);
             return;
         }
-        art(art, pose, whole, Bounds.all(size).grownBy(reach))
+        art(cutout, pose, whole, Bounds.all(size).grownBy(reach))
                 .map(layer -> faded(layer, pose.opacity()))
                 .ifPresent(layer -> {
                     if (!cutout.shadow().none()) {
@@ -89,35 +90,36 @@ final class CutoutPainter {
                 && cutout.shadow().none();
     }
 
-    private Optional<Layer> art(Art art, Pose pose, Affine place, Bounds clip) {
-        if (place.isFlat()) {
-            return Optional.empty();
-        }
-        if (art instanceof Cycle cycle) {
-            return picture(cycle, place, clip);
-        }
-        if (art instanceof Group group) {
-            return group(group, place, clip);
-        }
-        double overhang =
-                art instanceof Words words ? OVERHANG * words.size() * Math.max(place.across(), place.down()) : 0;
+    private Optional<Layer> art(Cutout cutout, Pose pose, Affine place, Bounds clip) {
+        return place.isFlat()
+                ? Optional.empty()
+                : cutout.art()
+                        .match(
+                                cycle -> picture(cycle, tracks.turn(cutout, index), place, clip),
+                                words -> penned(
+                                        words,
+                                        overhang(words, place),
+                                        place,
+                                        clip,
+                                        pen -> WordsPainter.draw(words, pose, pen)),
+                                shape -> penned(shape, 0, place, clip, pen -> ShapePainter.draw(shape, pen)),
+                                group -> group(group, place, clip));
+    }
+
+    private static double overhang(Words words, Affine place) {
+        return OVERHANG * words.size() * Math.max(place.across(), place.down());
+    }
+
+    private static Optional<Layer> penned(
+            Art art, double overhang, Affine place, Bounds clip, Consumer<Graphics2D> drawing) {
         Bounds seen = Bounds.around(place.around(art.width(), art.height()))
                 .grownBy(1 + (int) Math.min(10_000, Math.ceil(overhang)))
                 .within(clip);
-        if (seen.isEmpty()) {
-            return Optional.empty();
-        }
-        return Optional.of(Pen.draw(seen, place, pen -> {
-            if (art instanceof Words words) {
-                WordsPainter.draw(words, pose, pen);
-            } else {
-                ShapePainter.draw((Shape) art, pen);
-            }
-        }));
+        return seen.isEmpty() ? Optional.empty() : Optional.of(Pen.draw(seen, place, drawing));
     }
 
-    private Optional<Layer> picture(Cycle cycle, Affine place, Bounds clip) {
-        PictureRef ref = cycle.pictures().get(cycle.turn(index));
+    private Optional<Layer> picture(Cycle cycle, int turn, Affine place, Bounds clip) {
+        PictureRef ref = cycle.pictures().get(turn);
         Size size = ref.size();
         Region drawn = place.around(size.width(), size.height());
         if (Bounds.around(drawn).grownBy(1).within(clip).isEmpty()) {

@@ -1,18 +1,15 @@
 package dobbin.render;
 
-import dobbin.reel.Art;
+import dobbin.reel.Card;
 import dobbin.reel.ContentName;
-import dobbin.reel.CrossFade;
 import dobbin.reel.Cutout;
-import dobbin.reel.Cycle;
 import dobbin.reel.Fill;
 import dobbin.reel.Frame;
-import dobbin.reel.Group;
-import dobbin.reel.Pose;
+import dobbin.reel.FrameContent;
 import dobbin.reel.Reel;
+import dobbin.reel.Shape;
 import dobbin.reel.Still;
 import dobbin.reel.Tracks;
-import dobbin.reel.Words;
 import java.util.stream.Collectors;
 
 /**
@@ -20,6 +17,9 @@ import java.util.stream.Collectors;
  * that never change. The word each begins with changes when the way of drawing or writing does.
  */
 public final class Looks {
+    /** Changes with the way of drawing, and so with every name. */
+    public static final int VERSION = 4;
+
     private static final int DIGITS = 24;
 
     private Looks() {}
@@ -36,7 +36,7 @@ public final class Looks {
 
     /** @return the name of what the cut-out shows there, without its pose */
     public static String ofArt(Tracks tracks, Cutout cutout, int index) {
-        return name("art-1 " + art(tracks, cutout, index));
+        return name("art-2 " + art(tracks, cutout, index));
     }
 
     /** @return the name of the loop as it runs: frames, their order, delays and plays, at any size and number of colors */
@@ -46,7 +46,7 @@ public final class Looks {
 
     /** @return the name of the file that would be delivered */
     public static String ofDelivery(Reel reel) {
-        return name("delivery-3 " + reel.delivery() + '\n' + loop(reel));
+        return name("delivery-4 " + reel.delivery() + '\n' + loop(reel));
     }
 
     /**
@@ -55,7 +55,7 @@ public final class Looks {
      */
     public static String ofEncoding(Reel reel, boolean mayMerge) {
         StringBuilder inputs =
-                new StringBuilder("encoding-2 ").append(mayMerge).append(' ').append(reel.delivery());
+                new StringBuilder("encoding-3 ").append(mayMerge).append(' ').append(reel.delivery());
         Tracks tracks = new Tracks(reel.frames());
         for (Frame frame : reel.loop()) {
             inputs.append('\n').append(drawing(reel, tracks, frame));
@@ -64,11 +64,14 @@ public final class Looks {
     }
 
     private static String drawing(Reel reel, Tracks tracks, Frame frame) {
-        StringBuilder inputs =
-                new StringBuilder("drawing-3 ").append(reel.canvas()).append(' ');
+        StringBuilder inputs = new StringBuilder("drawing-")
+                .append(VERSION)
+                .append(' ')
+                .append(reel.canvas())
+                .append(' ');
         inputs.append(ingredients(frame.content()));
         if (!reel.backdrop().equals(Fill.NONE)) {
-            inputs.append("\non ").append(ingredients(reel.backdrop()));
+            inputs.append("\non ").append(reel.backdrop().match(Fill::toString, Looks::ingredients));
         }
         int index = tracks.index(frame.id());
         for (Cutout cutout : reel.cutouts()) {
@@ -95,27 +98,29 @@ public final class Looks {
     }
 
     private static String art(Tracks tracks, Cutout cutout, int index) {
-        Art art = cutout.art();
-        Pose pose = tracks.pose(cutout, index);
-        if (art instanceof Cycle cycle) {
-            return cycle.pictures().get(cycle.turn(index)) + " " + cycle.width() + ' ' + cycle.height();
-        }
-        if (art instanceof Group group) {
-            return group.members().stream()
-                    .filter(member -> !member.hidden() && tracks.isThere(member, index))
-                    .map(member -> posed(tracks, member, index))
-                    .collect(Collectors.joining("\n", "group " + group.width() + ' ' + group.height() + '\n', "\n"));
-        }
-        return art instanceof Words ? art + " " + pose.shown() + ' ' + pose.walk() : art.toString();
+        return cutout.art()
+                .match(
+                        cycle -> cycle.pictures().get(tracks.turn(cutout, index)) + " " + cycle.width() + ' '
+                                + cycle.height(),
+                        words -> words + " " + tracks.pose(cutout, index).shown() + ' '
+                                + tracks.pose(cutout, index).walk(),
+                        Shape::toString,
+                        group -> group.members().stream()
+                                .filter(member -> !member.hidden() && tracks.isThere(member, index))
+                                .map(member -> posed(tracks, member, index))
+                                .collect(Collectors.joining(
+                                        "\n", "group " + group.width() + ' ' + group.height() + '\n', "\n")));
     }
 
-    private static String ingredients(Object content) {
-        if (content instanceof Still still) {
-            return still.picture() + ' ' + still.size() + ' ' + still.fit();
-        }
-        return content instanceof CrossFade fade
-                ? "fade " + ingredients(fade.from()) + ' ' + ingredients(fade.to()) + ' ' + fade.share()
-                : content.toString();
+    private static String ingredients(FrameContent content) {
+        return content.match(
+                Looks::ingredients,
+                Card::toString,
+                fade -> "fade " + ingredients(fade.from()) + ' ' + ingredients(fade.to()) + ' ' + fade.share());
+    }
+
+    private static String ingredients(Still still) {
+        return still.picture() + ' ' + still.size() + ' ' + still.fit();
     }
 
     private static String loop(Reel reel) {

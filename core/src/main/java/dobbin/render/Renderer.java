@@ -5,14 +5,11 @@ import dobbin.raster.Bounds;
 import dobbin.raster.Compositor;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
-import dobbin.reel.Card;
-import dobbin.reel.CrossFade;
 import dobbin.reel.Cutout;
 import dobbin.reel.Fill;
 import dobbin.reel.Frame;
 import dobbin.reel.FrameContent;
 import dobbin.reel.Reel;
-import dobbin.reel.Still;
 import dobbin.reel.Tracks;
 import java.util.List;
 import java.util.function.Predicate;
@@ -28,6 +25,11 @@ public final class Renderer {
      * @param size of the canvas's ratio, but for rounding
      */
     public static Raster draw(Reel reel, Frame frame, Pictures pictures, Size size) {
+        return draw(reel, new Tracks(reel.frames()), frame, pictures, size);
+    }
+
+    /** As above, for many frames of one reel. */
+    public static Raster draw(Reel reel, Tracks tracks, Frame frame, Pictures pictures, Size size) {
         Raster content = content(frame.content(), reel.canvas(), pictures, size);
         if (reel.cutouts().isEmpty()
                 && reel.backdrop().equals(Fill.NONE)
@@ -37,7 +39,6 @@ public final class Renderer {
         Affine place = Affine.scale(
                 (double) size.width() / reel.canvas().width(),
                 (double) size.height() / reel.canvas().height());
-        Tracks tracks = new Tracks(reel.frames());
         CutoutPainter painter = new CutoutPainter(tracks, tracks.index(frame.id()), pictures);
         int[] argb = backdrop(reel, place, pictures, size);
         painter.draw(those(reel, Cutout::under), place, argb, size);
@@ -66,29 +67,29 @@ public final class Renderer {
     }
 
     private static Raster content(FrameContent content, Size canvas, Pictures pictures, Size size) {
-        if (content instanceof Still still) {
-            return StillPainter.draw(still, canvas, pictures, size);
-        }
-        if (content instanceof CrossFade fade) {
-            return Compositor.mix(
-                    content(fade.from(), canvas, pictures, size),
-                    content(fade.to(), canvas, pictures, size),
-                    fade.share());
-        }
-        return CardPainter.draw((Card) content, canvas, size);
+        return content.match(
+                still -> StillPainter.draw(still, canvas, pictures, size),
+                card -> CardPainter.draw(card, canvas, size),
+                fade -> Compositor.mix(
+                        content(fade.from(), canvas, pictures, size),
+                        content(fade.to(), canvas, pictures, size),
+                        fade.share()));
     }
 
     private static int[] backdrop(Reel reel, Affine place, Pictures pictures, Size size) {
-        if (reel.backdrop() instanceof Still still) {
-            return StillPainter.draw(still, reel.canvas(), pictures, size)
-                    .argb()
-                    .clone();
-        }
-        Fill fill = (Fill) reel.backdrop();
+        Size canvas = reel.canvas();
+        return reel.backdrop()
+                .match(
+                        fill -> filled(fill, canvas, place, size),
+                        still -> StillPainter.draw(still, canvas, pictures, size)
+                                .argb()
+                                .clone());
+    }
+
+    private static int[] filled(Fill fill, Size canvas, Affine place, Size size) {
         if (!fill.gradient()) {
             return Raster.filled(size, Pen.argb(fill.color())).argb();
         }
-        Size canvas = reel.canvas();
         return Pen.draw(Bounds.all(size), place, pen -> {
                     pen.setPaint(Pen.paint(fill, canvas.width(), canvas.height()));
                     pen.fillRect(0, 0, canvas.width(), canvas.height());

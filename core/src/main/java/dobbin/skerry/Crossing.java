@@ -107,7 +107,7 @@ final class Crossing {
     }
 
     private static Cycle cycle(int every, PictureRef... pictures) {
-        return new Cycle(List.of(pictures), every, 0);
+        return Cycle.dealt(List.of(pictures), every);
     }
 
     private static Words words(String text, Typeface typeface, int size) {

@@ -4,9 +4,10 @@ import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.reel.Frame;
 import dobbin.reel.Reel;
+import dobbin.reel.Tracks;
 
 /** Draws frames for delivery, perhaps from memory. The same frame gives the same pixels. */
 @FunctionalInterface
 public interface Drawing {
-    Raster draw(Reel reel, Frame frame, Size size);
+    Raster draw(Reel reel, Tracks tracks, Frame frame, Size size);
 }

@@ -11,6 +11,7 @@ import dobbin.raster.Size;
 import dobbin.reel.Delivery;
 import dobbin.reel.Frame;
 import dobbin.reel.Reel;
+import dobbin.reel.Tracks;
 import dobbin.render.Looks;
 import dobbin.render.Pictures;
 import dobbin.render.Renderer;
@@ -52,7 +53,9 @@ public final class Slim {
      * @throws java.util.concurrent.CancellationException from {@code progress}
      */
     public Delivered deliver(Reel reel, Pictures pictures, Progress progress) {
-        return file(encode(reel, (it, frame, size) -> Renderer.draw(it, frame, pictures, size), progress), reel);
+        return file(
+                encode(reel, (it, tracks, frame, size) -> Renderer.draw(it, tracks, frame, pictures, size), progress),
+                reel);
     }
 
     /**
@@ -68,10 +71,12 @@ public final class Slim {
         }
         Delivery how = reel.delivery();
         Size size = reel.deliveredSize();
+        Tracks tracks = new Tracks(reel.frames());
         FrameSource source = new FrameSource(
                 frames.size(),
                 size.area(),
-                frame -> stages.during(Stage.DRAW, () -> hard(drawing.draw(reel, frames.get(frame), size), how)));
+                frame -> stages.during(
+                        Stage.DRAW, () -> hard(drawing.draw(reel, tracks, frames.get(frame), size), how)));
         FrameWork work = new FrameWork(executor, progress, PASSES * frames.size());
         PalettePlan palettes = palettes(source, frames.size(), how, work);
         return encode(source, reel, size, palettes, work);

@@ -1,5 +1,7 @@
 package dobbin.still;
 
+import dobbin.raster.Size;
+
 /**
  * What a decoder may take on, checked against what a file says of itself before anything is allocated.
  *
@@ -8,12 +10,23 @@ package dobbin.still;
  * @param maxBytes of the file
  */
 public record DecodeLimits(long maxPixels, int maxFrames, long maxBytes) {
+    /** The longest side of a picture, in pixels. */
+    public static final int MAX_SIDE = 30_000;
+
     /** 50 megapixels, 2,000 frames, 64 MB. */
     public static final DecodeLimits USUAL = new DecodeLimits(50_000_000, 2_000, 64_000_000);
 
     public DecodeLimits {
         if (maxPixels < 1 || maxFrames < 1 || maxBytes < 1) {
             throw new IllegalArgumentException("Limits are at least 1");
+        }
+    }
+
+    /** @throws UnreadablePicture where a picture of that size is too long or too high */
+    public static void checkSides(Size size) throws UnreadablePicture {
+        if (Math.max(size.width(), size.height()) > MAX_SIDE) {
+            throw new UnreadablePicture("is " + size + " pixels; a side may have at most " + MAX_SIDE
+                    + ". Cut it or make it smaller first");
         }
     }
 

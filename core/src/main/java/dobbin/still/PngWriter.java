@@ -6,6 +6,9 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
+import java.nio.ByteBuffer;
+import java.nio.charset.StandardCharsets;
+import java.util.zip.CRC32;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageTypeSpecifier;
@@ -17,6 +20,11 @@ import javax.imageio.stream.ImageOutputStream;
 public final class PngWriter {
     /** Deflate's lightest setting: these files are for the working day, and writing time is what people wait for. */
     private static final float LIGHT_COMPRESSION = 0.9f;
+
+    /** Where the signature (8 bytes) and the header chunk (25) end. */
+    private static final int AFTER_HEADER = 33;
+
+    private static final int CHUNK_FRAME_BYTES = 12;
 
     private PngWriter() {}
 
@@ -34,6 +42,25 @@ public final class PngWriter {
         } finally {
             writer.dispose();
         }
+    }
+
+    /**
+     * @param comment a few words of ASCII that become part of the file
+     * @return the file
+     */
+    public static byte[] bytes(Raster raster, String comment) {
+        byte[] png = bytes(raster);
+        byte[] text = ("Comment\0" + comment).getBytes(StandardCharsets.ISO_8859_1);
+        ByteBuffer file = ByteBuffer.allocate(png.length + CHUNK_FRAME_BYTES + text.length);
+        file.put(png, 0, AFTER_HEADER);
+        // A chunk: length, type, data, checksum of type and data (PNG specification, 5.3).
+        byte[] typed = new byte[4 + text.length];
+        System.arraycopy("tEXt".getBytes(StandardCharsets.ISO_8859_1), 0, typed, 0, 4);
+        System.arraycopy(text, 0, typed, 4, text.length);
+        CRC32 checksum = new CRC32();
+        checksum.update(typed);
+        file.putInt(text.length).put(typed).putInt((int) checksum.getValue());
+        return file.put(png, AFTER_HEADER, png.length - AFTER_HEADER).array();
     }
 
     /** @return the file */

@@ -5,15 +5,15 @@ import com.drew.imaging.ImageProcessingException;
 import com.drew.metadata.exif.ExifDirectoryBase;
 import com.drew.metadata.exif.ExifIFD0Directory;
 import dobbin.raster.Orientation;
+import dobbin.raster.PixelRows;
 import dobbin.raster.Raster;
 import dobbin.raster.Resampler;
 import dobbin.raster.Size;
-import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
-import java.util.Iterator;
-import javax.imageio.ImageIO;
+import java.util.concurrent.CancellationException;
 import javax.imageio.ImageReader;
+import javax.imageio.ImageTypeSpecifier;
 import javax.imageio.stream.ImageInputStream;
 
 /** Reads one still picture of any kind that ImageIO and its plug-ins know. */
@@ -21,9 +21,10 @@ public final class StillReader {
     /** The longer side of the pictures Dobbin works on; larger ones are reduced to it once, when they are read. */
     public static final int WORKING_SIDE = 1600;
 
-    static {
-        ImageIO.setUseCache(false);
-    }
+    /** For the working copy, and what is made of it. */
+    private static final long RESULT_BYTES = 24_000_000;
+
+    private static final int UNKNOWN_BYTES_A_PIXEL = 8;
 
     private StillReader() {}
 
@@ -33,24 +34,34 @@ public final class StillReader {
      */
     public record StillPicture(Raster raster, Size size) {}
 
-    /** @return the size of the picture as stored, read from the file's head only */
-    public static Size storedSize(byte[] file, DecodeLimits limits) throws UnreadablePicture {
-        try (ImageInputStream in = open(file, limits)) {
-            ImageReader reader = readerOf(in);
-            try {
-                return new Size(reader.getWidth(0), reader.getHeight(0));
-            } finally {
-                reader.dispose();
-            }
-        } catch (IOException | RuntimeException e) {
-            throw damaged(e);
-        }
+    /**
+     * What a file says of its picture before it is read.
+     *
+     * @param size as stored
+     * @param bytes of memory that reading it takes, about, the file not counted
+     */
+    public record Head(Size size, long bytes) {}
+
+    /** Reads the file's head only. */
+    public static Head head(byte[] file, DecodeLimits limits) throws UnreadablePicture {
+        return reading(file, limits, Checkpoint.NONE, reader -> {
+            Size size = new Size(reader.getWidth(0), reader.getHeight(0));
+            return new Head(size, size.area() * bytesOfAPixel(FileKind.of(file), reader) + RESULT_BYTES);
+        });
     }
 
-    /** @throws UnreadablePicture where the file is no picture, is damaged, or passes {@code limits} */
     public static StillPicture read(byte[] file, DecodeLimits limits) throws UnreadablePicture {
+        return read(file, limits, Checkpoint.NONE);
+    }
+
+    /**
+     * @throws UnreadablePicture where the file is no picture, is damaged, or passes {@code limits}
+     * @throws java.util.concurrent.CancellationException from {@code checkpoint}
+     */
+    public static StillPicture read(byte[] file, DecodeLimits limits, Checkpoint checkpoint) throws UnreadablePicture {
         FileKind kind = FileKind.of(file);
-        Size stored = storedSize(file, limits);
+        Size stored = head(file, limits).size();
+        DecodeLimits.checkSides(stored);
         if (stored.area() > limits.maxPixels()) {
             throw new UnreadablePicture("is " + stored + " pixels; at most " + limits.maxPixels() / 1_000_000
                     + " megapixels can be read. Make it smaller first");
@@ -58,26 +69,43 @@ public final class StillReader {
         if (kind == FileKind.JPEG && JpegEnd.isMissing(file)) {
             throw new UnreadablePicture("breaks off in the middle. Copy or export it again");
         }
-        Raster decoded = Pixels.of(decode(file, limits));
+        PixelRows decoded = Pixels.of(reading(file, limits, checkpoint, reader -> reader.read(0)), checkpoint);
         Orientation orientation = kind == FileKind.JPEG ? orientationOf(file) : Orientation.UPRIGHT;
-        Raster working = Resampler.resize(decoded, decoded.size().reducedTo(WORKING_SIDE));
+        Raster working = Resampler.resize(decoded, stored.reducedTo(WORKING_SIDE));
         return new StillPicture(orientation.upright(working), orientation.upright(stored));
     }
 
-    private static BufferedImage decode(byte[] file, DecodeLimits limits) throws UnreadablePicture {
-        try (ImageInputStream in = open(file, limits)) {
-            ImageReader reader = readerOf(in);
-            try {
-                return reader.read(0);
-            } finally {
-                reader.dispose();
-            }
+    /** WebP's reader works in whole numbers beside its samples; a JPEG in four inks is turned to three colors after. */
+    private static long bytesOfAPixel(FileKind kind, ImageReader reader) {
+        if (kind == FileKind.WEBP) {
+            return 12;
+        }
+        ImageTypeSpecifier type = typeOf(reader);
+        if (type == null) {
+            return UNKNOWN_BYTES_A_PIXEL;
+        }
+        int bits = 0;
+        for (int band = 0; band < type.getNumBands(); band++) {
+            bits += type.getBitsPerBand(band);
+        }
+        return kind == FileKind.JPEG ? (type.getNumBands() == 4 ? 8 : 3) : Math.max(1, (bits + 7) / 8);
+    }
+
+    /** A file may be sound enough to tell its size and no more. */
+    private static ImageTypeSpecifier typeOf(ImageReader reader) {
+        try {
+            return reader.getRawImageType(0);
         } catch (IOException | RuntimeException e) {
-            throw damaged(e);
+            return null;
         }
     }
 
-    private static ImageInputStream open(byte[] file, DecodeLimits limits) throws UnreadablePicture, IOException {
+    private interface Reading<V> {
+        V with(ImageReader reader) throws IOException;
+    }
+
+    private static <V> V reading(byte[] file, DecodeLimits limits, Checkpoint checkpoint, Reading<V> reading)
+            throws UnreadablePicture {
         if (file.length == 0) {
             throw new UnreadablePicture("is empty");
         }
@@ -85,17 +113,28 @@ public final class StillReader {
             throw new UnreadablePicture("has " + file.length / 1_000_000 + " MB; at most "
                     + limits.maxBytes() / 1_000_000 + " MB can be read. Make it smaller first");
         }
-        return ImageIO.createImageInputStream(new ByteArrayInputStream(file));
-    }
-
-    private static ImageReader readerOf(ImageInputStream in) throws UnreadablePicture {
-        Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
-        if (!readers.hasNext()) {
-            throw new UnreadablePicture("is not a picture that can be read here (JPEG, PNG, GIF, WebP or BMP)");
+        try (ImageInputStream in = new WatchedStream(file, checkpoint)) {
+            ImageReader reader = Readers.of(FileKind.of(file), in)
+                    .orElseThrow(() -> new UnreadablePicture(
+                            "is not a picture that can be read here (JPEG, PNG, GIF, WebP or BMP)"));
+            try {
+                return reading.with(reader);
+            } finally {
+                reader.dispose();
+            }
+        } catch (CancellationException e) {
+            throw e;
+        } catch (IOException | RuntimeException e) {
+            for (Throwable cause = e; cause != null; cause = cause.getCause()) {
+                if (cause instanceof OutOfMemoryError outOfMemory) {
+                    throw outOfMemory;
+                }
+                if (cause instanceof CancellationException ended) {
+                    throw ended;
+                }
+            }
+            throw damaged(e);
         }
-        ImageReader reader = readers.next();
-        reader.setInput(in, true, true);
-        return reader;
     }
 
     private static UnreadablePicture damaged(Exception cause) {

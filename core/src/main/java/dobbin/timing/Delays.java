@@ -4,6 +4,12 @@ import java.util.Arrays;
 
 /** Changes many delays at once, all in whole milliseconds, with totals that come out exact. */
 public final class Delays {
+    public static final int SHORTEST_MILLIS = 10;
+    public static final int LONGEST_MILLIS = 600_000;
+
+    /** Ten frames a second: what motion from stills usually wants. */
+    public static final int USUAL_MILLIS = 100;
+
     private Delays() {}
 
     /**

@@ -40,7 +40,10 @@ final class AnyEdit {
         int frame = someOf(reel, random).get(0);
         if (reel.cutouts().isEmpty() || random.nextInt(8) == 0) {
             return new AddCutout(
-                    "New", random.nextBoolean() ? Moving.BADGE : Moving.words("Tide"), pose(random), frame);
+                    "New",
+                    List.of(Moving.BADGE, Moving.words("Tide"), Moving.GULL).get(random.nextInt(3)),
+                    pose(random),
+                    frame);
         }
         List<Integer> some = reel.cutouts().stream()
                 .map(Cutout::id)
@@ -50,7 +53,7 @@ final class AnyEdit {
         List<Integer> run = runOf(reel, random);
         List<Cell> cells = run.stream().map(each -> new Cell(one.id(), each)).toList();
         int end = run.get(run.size() - 1);
-        return switch (random.nextInt(16)) {
+        return switch (random.nextInt(19)) {
             case 0 -> new RemoveCutouts(List.of(one.id()));
             case 1 -> new CopyCutouts(List.of(one.id()));
             case 2 -> new SetPivot(one.id(), random.nextDouble(), random.nextDouble());
@@ -64,7 +67,10 @@ final class AnyEdit {
             case 10 -> new Tween(frame, 1 + random.nextInt(4), 30, Easing.EVEN, random.nextBoolean());
             case 11 -> new GroupCutouts(some, "Group", frame);
             case 12 -> new UngroupCutout(one.id());
-            case 13 -> new AddMotion(List.of(one.id()), run.get(0), end, new Motion.Bob(9, 1));
+            case 13 -> new ShowCutouts(cells, random.nextBoolean());
+            case 14 -> new ChooseTurns(cells, random.nextInt(2));
+            case 15 -> new Batch(List.of(new ShowCutouts(cells, false), new SetPivot(one.id(), 0, 0)), "Both");
+            case 16 -> new AddMotion(List.of(one.id()), run.get(0), end, new Motion.Bob(9, 1));
             default ->
                 new SetPoses(List.of(new Placed(one.id(), pose(random))), frame, Scope.values()[random.nextInt(3)]);
         };
@@ -82,6 +88,24 @@ final class AnyEdit {
             case 0 -> new MoveFrames(some, gap(reel, random));
             case 1 -> new ReverseFrames(some);
             default -> new SortByName(some);
+        };
+    }
+
+    /** One that gives the reel other frames: in another order, more, or fewer. */
+    static Edit ofFrames(Reel reel, Random random) {
+        List<Integer> some = someOf(reel, random);
+        List<Integer> run = runOf(reel, random);
+        int gap = gap(reel, random);
+        return switch (random.nextInt(9)) {
+            case 0 -> new CopyFrames(some, gap);
+            case 1 -> new RepeatFrames(run, 2 + random.nextInt(3));
+            case 2 -> new ThereAndBack(run, random.nextBoolean());
+            case 3 -> new RemoveFrames(some);
+            case 4 -> new ThinFrames(run, 2 + random.nextInt(4));
+            case 5 -> new MergeFrames(run);
+            case 6 -> new AddCard(card(random), 500, gap);
+            case 7 -> new Tween(some.get(0), 1 + random.nextInt(4), 30, Easing.SOFT, false);
+            default -> ofOrder(reel, random);
         };
     }
 

@@ -102,14 +102,15 @@ class ArrangingTest {
     }
 
     @Test
-    void theDeliveredWidthFollowsACanvasItWasAsWideAs() {
-        assertThat(Edit.apply(new SetCanvas(640, 480), REEL).delivery().width()).isEqualTo(480);
-        Reel small = Edit.apply(
-                new SetCanvas(300, 300), REEL.withDelivery(REEL.delivery().withWidth(960)));
-        assertThat(small.delivery().width()).isEqualTo(300);
+    void theDeliveredSizeFollowsTheCanvasUntilSomeoneSetsIt() {
+        assertThat(Edit.apply(new SetCanvas(500, 376), REEL).deliveredSize()).isEqualTo(new Size(500, 376));
+        assertThat(Edit.apply(new SetCanvas(4000, 3000), REEL).deliveredSize()).isEqualTo(new Size(480, 360));
+        Reel chosen = REEL.withDelivery(REEL.delivery().withWidth(480));
+        Reel small = Edit.apply(new SetCanvas(300, 300), chosen);
+        assertThat(small.deliveredSize()).isEqualTo(new Size(480, 480));
         assertThat(small.canvas()).isEqualTo(new Size(300, 300));
         assertThatThrownBy(() -> Edit.apply(new SetCanvas(0, 300), REEL)).hasMessageContaining("1 to 10,000");
-        assertThatThrownBy(() -> Edit.apply(new SetCanvas(1, 10_000), REEL))
+        assertThatThrownBy(() -> Edit.apply(new SetCanvas(1, 10_000), chosen))
                 .as("a canvas this narrow, 480 wide, has no picture")
                 .hasMessageContaining("too high");
     }

@@ -68,12 +68,12 @@ class EditTest {
     }
 
     @Test
-    void theCanvasIsTheFirstStillsUnlessMostAgreeOnAnother() {
+    void theCanvasIsTheFirstStills() {
         Size other = new Size(800, 600);
-        Size third = new Size(640, 480);
-        assertThat(canvasOf(other, USUAL, USUAL)).isEqualTo(USUAL);
         assertThat(canvasOf(other, USUAL)).isEqualTo(other);
-        assertThat(canvasOf(third, other, USUAL, USUAL)).isEqualTo(third);
+        assertThat(canvasOf(other, new Size(17, 17), new Size(17, 17), new Size(17, 17)))
+                .as("however many of another size come with it")
+                .isEqualTo(other);
     }
 
     private static Size canvasOf(Size... sizes) {
@@ -93,8 +93,8 @@ class EditTest {
 
     @Test
     void aWideCanvasIsDeliveredAtAWidthPagesTake() {
-        assertThat(Delivery.usualFor(new Size(4000, 3000)).width()).isEqualTo(480);
-        assertThat(Delivery.usualFor(new Size(800, 600)).width()).isEqualTo(800);
+        assertThat(Delivery.USUAL.sizeOf(new Size(4000, 3000))).isEqualTo(new Size(480, 360));
+        assertThat(Delivery.USUAL.sizeOf(new Size(800, 600))).isEqualTo(new Size(800, 600));
     }
 
     @ParameterizedTest
@@ -156,7 +156,7 @@ class EditTest {
 
     @Test
     void refusalsNameTheFieldAndTheRange() {
-        assertRefused(new SetDelivery(0, 64, Dither.NONE, ""), "width", "1 to 1,600");
+        assertRefused(new SetDelivery(-1, 64, Dither.NONE, ""), "width", "1 to 1,600");
         assertRefused(new SetDelivery(480, 1, Dither.NONE, ""), "colors", "2 to 256");
         assertRefused(new SetDelivery(480, 257, Dither.NONE, ""), "colors", "not 257");
         assertRefused(new SetDelivery(480, 64, Dither.NONE, "red"), "matte", "six hexadecimal digits");
@@ -168,12 +168,39 @@ class EditTest {
         assertRefused(new RemoveFrames(List.of()), "frames", "at least one");
         assertRefused(new ReverseFrames(List.of(1, 99)), "frames", "no longer in this reel");
         assertRefused(new AddStills(List.of(), 0), "stills", "at least one");
+        assertRefused(new AddToDelays(List.of(1), Integer.MAX_VALUE), "millis", "-600,000 to 600,000");
+        assertRefused(new Batch(List.of(new RemoveFrames(List.of())), "Nothing"), "frames", "at least one");
+        assertRefused(
+                new Batch(List.of(new SetPlays(2), new SetBudget(10)), "Both"),
+                "budgetBytes",
+                "1,000 to 1,000,000,000");
     }
 
     @Test
     void tooManyFramesAreRefused() {
         Reel full = reel(1_500);
         assertThatThrownBy(() -> Edit.apply(new CopyFrames(ids(full), 0), full)).hasMessageContaining("0 to 2,000");
+    }
+
+    @Test
+    void aBatchIsMadeInOrderAndHasOneTitle() {
+        Batch both = new Batch(List.of(new RemoveFrames(List.of(1)), new SetDelay(List.of(2), 60)), "Tidy up");
+        Reel after = Edit.apply(both, reel(3));
+        assertThat(ids(after)).containsExactly(2, 3);
+        assertThat(after.loopDelaysMillis()).containsExactly(60, 100);
+        assertThat(both.title(reel(3))).isEqualTo("Tidy up");
+    }
+
+    @Test
+    void aRowOfNudgesGoesOnWhereItActsOnTheSame() {
+        assertThat(new SetDelay(List.of(1), 110).continues(new SetDelay(List.of(1), 100)))
+                .isTrue();
+        assertThat(new SetDelay(List.of(2), 110).continues(new SetDelay(List.of(1), 100)))
+                .isFalse();
+        assertThat(new MoveFrames(List.of(1), 3).continues(new MoveFrames(List.of(1), 2)))
+                .isTrue();
+        assertThat(new RemoveFrames(List.of(1)).continues(new RemoveFrames(List.of(1))))
+                .isFalse();
     }
 
     @Test

@@ -13,6 +13,7 @@ import static org.assertj.core.api.Assertions.within;
 import dobbin.reel.Card;
 import dobbin.reel.CrossFade;
 import dobbin.reel.Cutout;
+import dobbin.reel.Cycle;
 import dobbin.reel.Fit;
 import dobbin.reel.Frame;
 import dobbin.reel.Key;
@@ -62,13 +63,24 @@ class PosesTest {
     }
 
     @Test
-    void aPoseOnARemovedFrameMovesToItsNeighbor() {
+    void framesThatStayKeepTheirPlaceInAGlideWhenOthersGo() {
         assertThat(across(edited(gliding(5), new RemoveFrames(List.of(1)))))
-                .containsExactly(100.0, 113.3333, 126.6667, 140.0);
+                .containsExactly(110.0, 120.0, 130.0, 140.0);
         assertThat(across(edited(gliding(5), new RemoveFrames(List.of(5)))))
-                .containsExactly(100.0, 113.3333, 126.6667, 140.0);
-        assertThat(across(edited(gliding(5), new RemoveFrames(List.of(3)))))
-                .containsExactly(100.0, 113.3333, 126.6667, 140.0);
+                .containsExactly(100.0, 110.0, 120.0, 130.0);
+        Reel gap = edited(gliding(9), new RemoveFrames(List.of(5)));
+        assertThat(across(gap)).containsExactly(100.0, 110.0, 120.0, 130.0, 150.0, 160.0, 170.0, 180.0);
+        assertThat(badge(gap).keys())
+                .as("one more pose on each side of the gap")
+                .hasSize(4);
+    }
+
+    @Test
+    void noPoseIsAddedToWhatStandsStill() {
+        Reel still = posed(Moving.reel(16), 16, Pose.at(100, 100), Scope.HERE);
+        Reel thinned = edited(
+                still, new ThinFrames(IntStream.rangeClosed(1, 16).boxed().toList(), 2));
+        assertThat(badge(thinned).keys()).hasSizeLessThanOrEqualTo(2);
     }
 
     @Test
@@ -118,9 +130,9 @@ class PosesTest {
     }
 
     @Test
-    void newFramesWithinAGlideTakePartInIt() {
+    void aNewFrameWithinAGlideLiesBetweenItsNeighbors() {
         Reel reel = edited(gliding(3), new AddCard(Card.blank("ffffff"), 100, 2));
-        assertThat(across(reel)).containsExactly(100.0, 106.6667, 113.3333, 120.0);
+        assertThat(across(reel)).containsExactly(100.0, 110.0, 115.0, 120.0);
     }
 
     @ParameterizedTest
@@ -257,8 +269,52 @@ class PosesTest {
         assertThat(there(edited(reel, new RemoveFrames(List.of(2, 5))))).containsExactly(3, 4);
         assertThat(there(edited(reel, new ReverseFrames(List.of(1, 2, 3, 4, 5, 6)))))
                 .containsExactly(5, 4, 3, 2);
+        Reel end = edited(Moving.reel(10), new SpanCutouts(List.of(11), 6, 10));
+        assertThat(there(edited(
+                        end,
+                        new ReverseFrames(IntStream.rangeClosed(1, 10).boxed().toList()))))
+                .as("there to the end, reversed")
+                .containsExactly(10, 9, 8, 7, 6);
+        Reel gap = edited(Moving.reel(10), new ShowCutouts(cells(11, 5, 6, 7, 8), false));
+        assertThat(there(gap)).containsExactly(1, 2, 3, 4, 9, 10);
+        assertThat(there(edited(gap, new AddCard(Card.blank("ffffff"), 100, 6))))
+                .as("a new frame goes on as the one before it")
+                .containsExactly(1, 2, 3, 4, 9, 10);
+        assertThat(there(edited(gap, new ShowCutouts(cells(11, 6), true)))).containsExactly(1, 2, 3, 4, 6, 9, 10);
         assertThatThrownBy(() -> edited(reel, new SpanCutouts(List.of(7), 5, 2)))
                 .hasMessageContaining("must not come before");
+    }
+
+    private static List<Cell> cells(int cutout, int... frames) {
+        return IntStream.of(frames).mapToObj(frame -> new Cell(cutout, frame)).toList();
+    }
+
+    @Test
+    void framesKeepThePicturesOfACycleAndNewOnesGoOn() {
+        Reel reel = edited(EditTest.reel(6), new AddCutout("Gull", Moving.GULL, Pose.at(0, 0), 1));
+        assertThat(turns(reel)).containsExactly(0, 0, 1, 1, 0, 0);
+        assertThat(turns(edited(reel, new RemoveFrames(List.of(2))))).containsExactly(0, 1, 1, 0, 0);
+        assertThat(turns(edited(reel, new ReverseFrames(List.of(3, 4, 5))))).containsExactly(0, 0, 0, 1, 1, 0);
+        assertThat(turns(edited(reel, new AddCard(Card.blank("ffffff"), 100, 3))))
+                .containsExactly(0, 0, 1, 1, 1, 0, 0);
+        assertThat(turns(edited(reel, new AddCard(Card.blank("ffffff"), 100, 6))))
+                .containsExactly(0, 0, 1, 1, 0, 0, 1);
+        assertThat(turns(edited(reel, new ChooseTurns(cells(7, 1), 1)))).containsExactly(1, 0, 1, 1, 0, 0);
+        Cycle byPlace = new Cycle(Moving.GULL.pictures(), Cycle.Turns.BY_PLACE, 1, 0);
+        Reel placed = edited(reel, new SetArt(7, byPlace));
+        assertThat(turns(edited(placed, new RemoveFrames(List.of(2))))).containsExactly(0, 1, 0, 1, 0);
+        assertThatThrownBy(() -> edited(placed, new ChooseTurns(cells(7, 1), 1)))
+                .hasMessageContaining("go by a rule");
+        Cycle byTime = new Cycle(Moving.GULL.pictures(), Cycle.Turns.BY_TIME, 150, 0);
+        Reel timed = edited(edited(reel, new SetArt(7, byTime)), new SetDelay(List.of(1), 200));
+        assertThat(turns(timed)).as("at 0, 200, 300, 400, 500, 600 ms").containsExactly(0, 1, 0, 0, 1, 0);
+    }
+
+    private static List<Integer> turns(Reel reel) {
+        Tracks tracks = new Tracks(reel.frames());
+        return IntStream.range(0, reel.frames().size())
+                .mapToObj(i -> tracks.turn(badge(reel), i))
+                .toList();
     }
 
     private static List<Integer> there(Reel reel) {
@@ -297,7 +353,11 @@ class PosesTest {
         Reel grouped = edited(two, new GroupCutouts(List.of(6, 7), "Both", 1));
         Reel removed = edited(grouped, new RemoveFrames(List.of(1, 5)));
         Reel free = edited(removed, new UngroupCutout(8));
-        assertThat(across(free)).containsExactly(100.0, 120.0, 140.0);
+        assertThat(across(free)).containsExactly(110.0, 120.0, 130.0);
+        Reel away = edited(grouped, new ShowCutouts(cells(8, 2), false));
+        assertThat(there(edited(away, new UngroupCutout(8))))
+                .as("members are away where their group was")
+                .containsExactly(1, 3, 4, 5);
     }
 
     @Test

@@ -7,6 +7,7 @@ import dobbin.raster.Size;
 import dobbin.skerry.DemoFile;
 import dobbin.skerry.DemoFolder;
 import dobbin.skerry.SkerryPoint;
+import dobbin.still.Checkpoint;
 import dobbin.still.DecodeLimits;
 import dobbin.still.UnreadablePicture;
 import java.util.ArrayList;
@@ -65,7 +66,7 @@ class FileOpenerTest {
 
     private static List<Gathered> opened(byte[] file) throws UnreadablePicture {
         List<Gathered> stills = new ArrayList<>();
-        FileOpener.open(file, DecodeLimits.USUAL, stills::add);
+        FileOpener.open(file, DecodeLimits.USUAL, Checkpoint.NONE, stills::add);
         return stills;
     }
 }

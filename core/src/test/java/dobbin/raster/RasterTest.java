@@ -56,12 +56,15 @@ class RasterTest {
     }
 
     @Test
-    void overMixesInLinearLight() {
-        assertThat(Compositor.over(0x80FFFFFF, 0xFF000000)).isEqualTo(0xFFBCBCBC);
+    void overMixesSrgbValues() {
+        assertThat(Compositor.over(0x80FFFFFF, 0xFF000000)).isEqualTo(0xFF808080);
         assertThat(Compositor.over(0x00FFFFFF, 0xFF123456)).isEqualTo(0xFF123456);
         assertThat(Compositor.over(0xFF654321, 0xFF123456)).isEqualTo(0xFF654321);
         assertThat(Compositor.over(0x40AABBCC, 0x00000000)).isEqualTo(0x40AABBCC);
         assertThat(Compositor.over(0x00AABBCC, 0x00000000)).isZero();
+        assertThat(Compositor.over(0x80FF0000, 0x800000FF))
+                .as("half of half is a third: 128/255 and 128/255 x 127/255")
+                .isEqualTo(0xC0AA0055);
     }
 
     @Test

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dobbin.dither.Dither;
 import dobbin.palette.PaletteChoice;
-import dobbin.raster.Size;
 import java.util.Collections;
 import java.util.List;
 import org.assertj.core.api.ThrowableAssert.ThrowingCallable;
@@ -47,7 +46,7 @@ class EncodingTest {
 
     @Test
     void aNewReelIsDeliveredAsUsual() {
-        Delivery usual = Delivery.usualFor(new Size(640, 480));
+        Delivery usual = Delivery.USUAL;
         assertThat(usual.encoding()).isEqualTo(Encoding.USUAL);
         assertThat(usual.dithering().dither()).isEqualTo(Dither.SIERRA_LITE);
         assertThat(usual.dithering().amount()).isEqualTo(85);

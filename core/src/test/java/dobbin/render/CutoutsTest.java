@@ -11,6 +11,7 @@ import dobbin.edit.HideCutouts;
 import dobbin.edit.LayCutouts;
 import dobbin.edit.NewStill;
 import dobbin.edit.Placed;
+import dobbin.edit.RemoveFrames;
 import dobbin.edit.Scope;
 import dobbin.edit.SetBackdrop;
 import dobbin.edit.SetBorder;
@@ -81,7 +82,7 @@ class CutoutsTest {
 
     @Test
     void aPictureLiesAroundItsPivotPixelByPixel() {
-        Raster drawn = drawn(with(new Cycle(List.of(ref("b")), 1, 0), Pose.at(20, 15)));
+        Raster drawn = drawn(with(Cycle.dealt(List.of(ref("b")), 1), Pose.at(20, 15)));
         for (int y = 0; y < 40; y++) {
             for (int x = 0; x < 60; x++) {
                 boolean inside = x >= 15 && x < 25 && y >= 10 && y < 20;
@@ -96,11 +97,16 @@ class CutoutsTest {
 
     @Test
     void picturesOfACycleTakeTurns() {
-        Reel reel = with(new Cycle(List.of(ref("b"), ref("c")), 1, 0), Pose.at(20, 15));
+        Reel reel = with(Cycle.dealt(List.of(ref("b"), ref("c")), 1), Pose.at(20, 15));
         assertThat(List.of(drawn(reel, 1, CANVAS), drawn(reel, 2, CANVAS), drawn(reel, 3, CANVAS)))
                 .extracting(raster -> raster.pixel(20, 15))
                 .containsExactly(RED, GREEN, RED);
-        Reel slow = with(new Cycle(List.of(ref("b"), ref("c")), 2, 1), Pose.at(20, 15));
+        Reel fewer = Edit.apply(new RemoveFrames(List.of(1)), reel);
+        assertThat(List.of(drawn(fewer, 1, CANVAS), drawn(fewer, 2, CANVAS)))
+                .as("frames keep their pictures when another goes")
+                .extracting(raster -> raster.pixel(20, 15))
+                .containsExactly(GREEN, RED);
+        Reel slow = with(new Cycle(List.of(ref("b"), ref("c")), Cycle.Turns.KEPT, 2, 1), Pose.at(20, 15));
         assertThat(List.of(drawn(slow, 1, CANVAS), drawn(slow, 2, CANVAS), drawn(slow, 3, CANVAS)))
                 .extracting(raster -> raster.pixel(20, 15))
                 .containsExactly(RED, GREEN, GREEN);
@@ -122,7 +128,7 @@ class CutoutsTest {
 
     @Test
     void fourQuarterTurnsAreNothing() {
-        Reel reel = with(new Cycle(List.of(ref("b")), 1, 0), Pose.at(20, 15));
+        Reel reel = with(Cycle.dealt(List.of(ref("b")), 1), Pose.at(20, 15));
         Reel turned = Edit.apply(
                 new SetPoses(List.of(new Placed(4, Pose.at(20, 15).withTurn(360))), 1, Scope.EVERYWHERE), reel);
         assertThat(drawn(turned)).isEqualTo(drawn(reel));
@@ -163,7 +169,7 @@ class CutoutsTest {
     void aBackdropShowsWhereNothingElseDoesAndTheBorderOverAll() {
         Reel clear = Edit.apply(
                 new AddStills(List.of(new NewStill("b".repeat(64), "small", new Size(10, 10), 0)), 0),
-                Reel.empty("Small").withCanvas(CANVAS, dobbin.reel.Delivery.usualFor(CANVAS)));
+                Reel.empty("Small").withCanvas(CANVAS));
         Reel wide = Edit.apply(new dobbin.edit.SetCanvas(20, 10), clear);
         Reel backed = Edit.apply(new SetBackdrop(Fill.of("9cc3e0")), wide);
         Size size = new Size(20, 10);
@@ -286,7 +292,7 @@ class CutoutsTest {
     void aMirroredPictureIsMirrored() {
         Raster half = Raster.of(new Size(2, 1), new int[] {RED, GREEN});
         Reel reel = with(
-                new Cycle(List.of(new PictureRef("d".repeat(64), half.size())), 1, 0),
+                Cycle.dealt(List.of(new PictureRef("d".repeat(64), half.size())), 1),
                 Pose.at(30, 20.5).withScale(-1, 1));
         Raster drawn = Renderer.draw(
                 reel, reel.frames().get(0), (name, level) -> name.startsWith("d") ? half : picture(name), CANVAS);

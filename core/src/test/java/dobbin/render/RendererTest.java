@@ -7,7 +7,6 @@ import dobbin.lettering.Typeface;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.reel.Card;
-import dobbin.reel.Delivery;
 import dobbin.reel.Fit;
 import dobbin.reel.Frame;
 import dobbin.reel.FrameContent;
@@ -35,7 +34,7 @@ class RendererTest {
     }
 
     private static Raster drawn(FrameContent content, Size size) {
-        Reel reel = Reel.empty("Tide").withCanvas(CANVAS, Delivery.usualFor(CANVAS));
+        Reel reel = Reel.empty("Tide").withCanvas(CANVAS);
         return Renderer.draw(reel, Frame.of(1, 100, content), (name, level) -> level.of(TALL), size);
     }
 
@@ -92,7 +91,7 @@ class RendererTest {
     @EnumSource(Fit.Way.class)
     void aStillOfTheCanvassSizeIsItselfWhateverTheFit(Fit.Way way) {
         Fit fit = new Fit(way, 0.2, 0.9, "ffffff");
-        Reel reel = Reel.empty("Tide").withCanvas(TALL.size(), Delivery.usualFor(TALL.size()));
+        Reel reel = Reel.empty("Tide").withCanvas(TALL.size());
         Frame frame = Frame.of(1, 100, new Still("a".repeat(64), "tall.png", TALL.size(), fit));
         assertThat(Renderer.draw(reel, frame, (name, level) -> TALL, TALL.size()))
                 .isEqualTo(TALL);

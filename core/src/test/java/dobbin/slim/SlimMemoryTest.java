@@ -29,7 +29,7 @@ import org.junit.jupiter.api.Test;
 class SlimMemoryTest {
     private static final Size SIZE = new Size(96, 64);
     private static final List<Raster> SUNRISE = SkerryPoint.sunrise(8, SIZE);
-    private static final Drawing DRAWING = (reel, frame, size) ->
+    private static final Drawing DRAWING = (reel, tracks, frame, size) ->
             SUNRISE.get(Integer.parseInt(((Still) frame.content()).picture().substring(56), 16));
 
     private final All memory = new All();

@@ -1,11 +1,20 @@
 package dobbin.server;
 
+import dobbin.server.data.DataFolder;
+import dobbin.server.data.DataStore;
+import java.net.BindException;
+import java.nio.file.Path;
+import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.boot.context.event.ApplicationEnvironmentPreparedEvent;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
+import org.springframework.boot.web.server.PortInUseException;
+import org.springframework.context.ApplicationListener;
+import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.event.EventListener;
 
 /** The server. See README.md for its settings. */
@@ -13,10 +22,62 @@ import org.springframework.context.event.EventListener;
 @ConfigurationPropertiesScan
 public class DobbinServer {
     private static final Logger LOG = LoggerFactory.getLogger(DobbinServer.class);
+    private static final int CANNOT_START = 1;
+
+    /** A reason not to start, for the person who starts it. */
+    private static final class CannotStart extends RuntimeException {
+        CannotStart(String message) {
+            super(message);
+        }
+    }
 
     public static void main(String[] args) {
+        try {
+            start(args);
+        } catch (RuntimeException e) {
+            System.err.println(sentence(e));
+            System.exit(CANNOT_START);
+        }
+    }
+
+    /** @throws RuntimeException where it cannot start */
+    static ConfigurableApplicationContext start(String... args) {
         System.setProperty("java.awt.headless", "true");
-        SpringApplication.run(DobbinServer.class, args);
+        SpringApplication application = new SpringApplication(DobbinServer.class);
+        application.addListeners((ApplicationListener<ApplicationEnvironmentPreparedEvent>) event -> {
+            String folder = event.getEnvironment().getRequiredProperty("dobbin.data-folder");
+            DataFolder.problemWith(Path.of(folder)).ifPresent(problem -> {
+                throw new CannotStart(problem);
+            });
+        });
+        return application.run(args);
+    }
+
+    /** One sentence that says what to do. */
+    private static String sentence(Throwable failure) {
+        for (Throwable cause = failure; cause != null; cause = cause.getCause()) {
+            Optional<String> known = known(cause);
+            if (known.isPresent()) {
+                return known.get();
+            }
+        }
+        LOG.error("Dobbin cannot start", failure);
+        return "Dobbin cannot start: " + failure.getMessage();
+    }
+
+    private static Optional<String> known(Throwable cause) {
+        if (cause instanceof CannotStart) {
+            return Optional.of(cause.getMessage());
+        }
+        if (cause instanceof PortInUseException taken) {
+            return Optional.of("Port " + taken.getPort()
+                    + " is taken, perhaps by another Dobbin. Stop that one, or choose another with --port.");
+        }
+        if (cause instanceof BindException) {
+            return Optional.of("Dobbin cannot listen at that address: " + cause.getMessage()
+                    + ". Choose another with --address or --port.");
+        }
+        return DataStore.whyItCannotBeOpened(cause);
     }
 
     /** Says where it is once all is there, the demo too. */

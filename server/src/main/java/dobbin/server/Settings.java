@@ -1,6 +1,7 @@
 package dobbin.server;
 
 import dobbin.still.DecodeLimits;
+import java.time.Duration;
 import java.util.List;
 import org.springframework.boot.context.properties.ConfigurationProperties;
 import org.springframework.util.unit.DataSize;
@@ -13,11 +14,9 @@ import org.springframework.util.unit.DataSize;
  * @param maxFileSize of one uploaded file
  * @param maxMegapixels of one picture
  * @param maxFramesPerFile of one animation
- * @param megapixelsReadAtOnce how much of what is uploaded is decoded at a time; a pixel needs up to 12 bytes
- * @param pictureCache memory for decoded pictures
- * @param renderCache memory for drawn frames
- * @param deliveryCache memory for encoded files
- * @param frameCache memory for frames as they were drawn for the file
+ * @param longestReading how long reading one file may take
+ * @param diskReserve what must stay free on the disk
+ * @param daysRemoved how long removed reels can be put back
  * @param allowedHosts names this server answers to; others are refused, so that no foreign page can reach it by a name
  *     of its own
  */
@@ -28,11 +27,9 @@ public record Settings(
         DataSize maxFileSize,
         int maxMegapixels,
         int maxFramesPerFile,
-        int megapixelsReadAtOnce,
-        DataSize pictureCache,
-        DataSize renderCache,
-        DataSize deliveryCache,
-        DataSize frameCache,
+        Duration longestReading,
+        DataSize diskReserve,
+        int daysRemoved,
         List<String> allowedHosts) {
 
     public DecodeLimits decodeLimits() {

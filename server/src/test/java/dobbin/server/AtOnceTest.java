@@ -67,7 +67,8 @@ class AtOnceTest {
             stills.append(stills.isEmpty() ? "" : ",").append(taken);
         }
         JsonNode empty = server.post("/api/reels", "{\"name\":\"Sunrise\"}").json();
-        JsonNode reel = server.edit(empty, "{\"type\":\"addStills\",\"after\":0,\"stills\":[" + stills + "]}")
+        JsonNode reel = server.edit(
+                        empty, "{\"type\":\"addStills\",\"after\":0,\"stills\":[" + stills + "],\"gathering\":\"\"}")
                 .json();
         String path = "/api/reels/" + reel.get("id").asString() + "/deliveries";
         String job =

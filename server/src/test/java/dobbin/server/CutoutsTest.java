@@ -61,9 +61,8 @@ class CutoutsTest {
                         + "}],'frame':3,'scope':'HERE'}");
         JsonNode track = reel.get("tracks").get(0);
         assertThat(track.get("width").asDouble()).isEqualTo(6);
-        assertThat(track.get("stops"))
-                .extracting(stop -> stop.get("pose").get("x").asDouble())
-                .containsExactly(15.0, 20.0, 25.0);
+        assertThat(track.get("x")).extracting(JsonNode::asDouble).containsExactly(15.0, 20.0, 25.0);
+        assertThat(track.get("y")).as("what is always the same is told once").hasSize(1);
         assertThat(picture(drawn(reel, 1)).pixel(22, 10)).isEqualTo(RED);
         assertThat(picture(drawn(reel, 1)).pixel(24, 10)).isEqualTo(DAY);
     }
@@ -73,7 +72,7 @@ class CutoutsTest {
         JsonNode reel = withSquare();
         assertThat(picture(drawn(reel, 0)).pixel(15, 10)).isEqualTo(RED);
         assertThat(picture(drawn(reel, 0) + "&without=4")).isEqualTo(Raster.filled(new Size(30, 20), NIGHT));
-        String art = reel.get("tracks").get(0).get("stops").get(0).get("art").asString();
+        String art = reel.get("tracks").get(0).get("arts").get(0).asString();
         assertThat(picture(path(reel) + "/cutouts/4/" + art + ".png?width=100"))
                 .isEqualTo(Raster.filled(new Size(6, 6), RED));
         assertThat(server.get(path(reel) + "/cutouts/4/0123.png?width=100").status())
@@ -92,7 +91,7 @@ class CutoutsTest {
         JsonNode used = edited(
                 reel,
                 "{'type':'addCutout','name':'Cut','art':{'kind':'cycle','pictures':[" + cut
-                        + "],'every':1,'offset':0},'pose':" + POSE.formatted(5) + ",'frame':1}");
+                        + "],'turns':'KEPT','every':1,'offset':0},'pose':" + POSE.formatted(5) + ",'frame':1}");
         assertThat(used.get("cutouts")).hasSize(1);
         Answer beside = server.post(cuttings, "{\"x\":90,\"y\":0,\"width\":4,\"height\":4}");
         assertThat(beside.status()).isEqualTo(422);

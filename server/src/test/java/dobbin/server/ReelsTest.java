@@ -265,7 +265,7 @@ class ReelsTest {
                 "{'type':'setDelay','frames':[1],'delayMillis':99999999999} | 400 | delayMillis",
                 "{'type':'setDelay','frames':[1],'delayMillis':12.5} | 400 | delayMillis must be a whole number",
                 "{'type':'setDelay','frames':[1]} | 400 | delayMillis must be a whole number",
-                "{'type':'setDelivery','width':0,'colors':64,'dither':'NONE','matte':'','encoding':" + ENCODING
+                "{'type':'setDelivery','width':-1,'colors':64,'dither':'NONE','matte':'','encoding':" + ENCODING
                         + "} | 422 | width must be from 1 to 1,600",
                 "{'type':'setDelivery','width':90,'colors':64,'dither':'SOME','matte':'','encoding':" + ENCODING
                         + "} | 400 | dither cannot be read",
@@ -276,7 +276,7 @@ class ReelsTest {
                 "{'type':'burn'} | 400 | edit cannot be read",
                 "{'type':'setPlays','times':1,'more':true} | 400 | more cannot be read",
                 "{'type' | 400 | edit is not well-formed JSON",
-                "{'type':'addStills','after':0,'stills':[{'picture':'zz','name':'a','size':{'width':1,'height':1},'delayMillis':0}]} | 422 | picture must be 64 hexadecimal digits",
+                "{'type':'addStills','after':0,'stills':[{'picture':'zz','name':'a','size':{'width':1,'height':1},'delayMillis':0,'plays':-1}],'gathering':''} | 422 | picture must be 64 hexadecimal digits",
                 "{'type':'addCard','after':0,'delayMillis':90,'card':{'kind':'card','background':'red','text':'','typeface':'PLAIN','size':9,'color':'000000','align':'LEFT'}} | 422 | background must be six hexadecimal digits",
                 "{'type':'setFit','frames':[1],'fit':{'way':'FILL','focusX':2,'focusY':0,'background':''}} | 422 | focusX must be from 0 to 1"
             })
@@ -293,7 +293,7 @@ class ReelsTest {
     void picturesThatWereNeverUploadedAreRefused() {
         JsonNode reel = server.reelOf(NIGHT);
         String stranger = """
-                {"type":"addStills","after":0,"stills":[{"picture":"%s","name":"a","size":{"width":1,"height":1},"delayMillis":0}]}""".formatted("0".repeat(64));
+                {"type":"addStills","after":0,"stills":[{"picture":"%s","name":"a","size":{"width":1,"height":1},"delayMillis":0,"plays":-1}],"gathering":""}""".formatted("0".repeat(64));
         Answer refused = server.edit(reel, stranger);
         assertThat(refused.status()).isEqualTo(422);
         assertThat(refused.detail()).contains("was not uploaded");
@@ -303,12 +303,12 @@ class ReelsTest {
     void theShelfListsReelsTheLatestFirstAndTakesThemBack() {
         JsonNode older = server.reelOf(NIGHT);
         JsonNode newer = server.reelOf(DAY);
-        JsonNode shelf = server.get("/api/reels").json();
+        JsonNode shelf = server.get("/api/reels").json().get("reels");
         assertThat(shelf.get(0).get("id")).isEqualTo(newer.get("id"));
         assertThat(shelf.get(0).get("frames").asInt()).isEqualTo(1);
         assertThat(server.delete(path(newer)).status()).isEqualTo(204);
         assertThat(server.get(path(newer)).status()).isEqualTo(404);
-        assertThat(server.get("/api/reels").json().get(0).get("id")).isEqualTo(older.get("id"));
+        assertThat(server.get("/api/reels?count=1").json().at("/reels/0/id")).isEqualTo(older.get("id"));
         assertThat(server.post(path(newer) + "/restore", "{}").json().get("frames"))
                 .isEqualTo(newer.get("frames"));
     }

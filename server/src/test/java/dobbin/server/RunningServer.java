@@ -18,7 +18,6 @@ import java.util.List;
 import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
-import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.util.FileSystemUtils;
 import tools.jackson.databind.JsonNode;
@@ -60,7 +59,7 @@ final class RunningServer implements BeforeAllCallback, AfterAllCallback {
         List<String> args = new ArrayList<>(options);
         args.add("--server.port=0");
         args.add("--dobbin.data-folder=" + data.toAbsolutePath());
-        context = SpringApplication.run(DobbinServer.class, args.toArray(String[]::new));
+        context = DobbinServer.start(args.toArray(String[]::new));
     }
 
     /** @param json null where the body is no JSON */
@@ -118,7 +117,7 @@ final class RunningServer implements BeforeAllCallback, AfterAllCallback {
             stills.append(i == 0 ? "" : ",").append(taken.json.get("stills").get(0));
         }
         JsonNode reel = post("/api/reels", "{\"name\":\"Tide\"}").json;
-        return edit(reel, "{\"type\":\"addStills\",\"after\":0,\"stills\":[" + stills + "]}").json;
+        return edit(reel, "{\"type\":\"addStills\",\"after\":0,\"stills\":[" + stills + "],\"gathering\":\"\"}").json;
     }
 
     Answer edit(JsonNode reel, String edit) {

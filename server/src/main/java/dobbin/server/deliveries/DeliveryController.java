@@ -4,14 +4,15 @@ import dobbin.edit.EditRejected;
 import dobbin.reel.Ranges;
 import dobbin.reel.Reel;
 import dobbin.render.Looks;
+import dobbin.server.data.DataStore;
 import dobbin.server.jobs.EventHub;
 import dobbin.server.jobs.Job;
 import dobbin.server.jobs.Jobs;
 import dobbin.server.reels.OpenReel;
 import dobbin.server.reels.Reels;
 import dobbin.server.web.NotFound;
+import dobbin.server.web.Refused;
 import dobbin.slim.Delivered;
-import dobbin.slim.Progress;
 import dobbin.timing.Hundredths;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
@@ -26,6 +27,7 @@ import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -47,8 +49,17 @@ class DeliveryController {
     private final DeliveryStore store;
     private final Jobs jobs;
     private final EventHub hub;
+    private final DataStore data;
 
-    DeliveryController(Reels reels, Encoder encoder, Weights weights, DeliveryStore store, Jobs jobs, EventHub hub) {
+    DeliveryController(
+            Reels reels,
+            Encoder encoder,
+            Weights weights,
+            DeliveryStore store,
+            Jobs jobs,
+            EventHub hub,
+            DataStore data) {
+        this.data = data;
         this.reels = reels;
         this.encoder = encoder;
         this.weights = weights;
@@ -66,8 +77,12 @@ class DeliveryController {
         return hub.listen(id);
     }
 
+    /** @param again whether to try again what failed */
     @GetMapping("/api/reels/{id}/weight")
-    Weights.WeightView weight(@PathVariable String id) {
+    Weights.WeightView weight(@PathVariable String id, @RequestParam(defaultValue = "false") boolean again) {
+        if (again) {
+            weights.forgetFailure(id);
+        }
         return weights.weigh(reels.open(id));
     }
 
@@ -78,9 +93,10 @@ class DeliveryController {
         if (!Looks.ofDelivery(reel).equals(file) || reel.loop().isEmpty()) {
             throw new NotFound("This reel would be delivered differently by now.");
         }
-        return ResponseEntity.ok()
-                .cacheControl(UNCHANGING)
-                .body(encoder.encode(reel, Progress.NONE).bytes());
+        byte[] known = encoder.known(reel)
+                .map(Delivered::bytes)
+                .orElseThrow(() -> new NotFound("This file is not made yet. Its weight says how far it is."));
+        return ResponseEntity.ok().cacheControl(UNCHANGING).body(known);
     }
 
     @GetMapping("/api/reels/{id}/deliveries")
@@ -108,6 +124,12 @@ class DeliveryController {
     ResponseEntity<byte[]> file(@PathVariable String delivery, @RequestParam(defaultValue = "false") boolean download) {
         DeliveryStore.NamedFile file =
                 store.file(delivery).orElseThrow(() -> new NotFound("There is no delivery " + delivery + "."));
+        if (file.isDamaged()) {
+            throw new Refused(
+                    HttpStatus.INTERNAL_SERVER_ERROR,
+                    "This delivery is damaged on the disk: it is not the file that was made. Deliver it again, or put a"
+                            + " backup of the data file back.");
+        }
         ContentDisposition disposition = (download ? ContentDisposition.attachment() : ContentDisposition.inline())
                 .filename(file.name() + ".gif", StandardCharsets.UTF_8)
                 .build();
@@ -115,6 +137,15 @@ class DeliveryController {
                 .cacheControl(UNCHANGING)
                 .header(HttpHeaders.CONTENT_DISPOSITION, disposition.toString())
                 .body(file.bytes());
+    }
+
+    @DeleteMapping("/api/reels/{id}/deliveries/{delivery}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void delete(@PathVariable String id, @PathVariable String delivery) {
+        if (!store.delete(reels.open(id).id(), delivery)) {
+            throw new NotFound("There is no delivery " + delivery + " of this reel.");
+        }
+        data.force();
     }
 
     private String keep(OpenReel open, String name, Delivered made) {
@@ -132,7 +163,9 @@ class DeliveryController {
                 reel.plays().times(),
                 10 * hundredths,
                 made.bytes().length);
+        data.needRoom(made.bytes().length);
         store.insert(open.id(), entry, made.bytes());
+        data.force();
         return entry.id();
     }
 }

@@ -1,5 +1,6 @@
 package dobbin.server.deliveries;
 
+import dobbin.reel.ContentName;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.time.OffsetDateTime;
@@ -13,12 +14,15 @@ import org.springframework.stereotype.Repository;
 @Repository
 class DeliveryStore {
     private static final String INSERT = """
-            INSERT INTO delivery (id, reel, name, made, width, height, frames, colors, plays, millis, byte_count, bytes)
-            VALUES (:id, :reel, :name, :made, :width, :height, :frames, :colors, :plays, :millis, :byteCount, :bytes)""";
+            INSERT INTO delivery (id, reel, name, made, width, height, frames, colors, plays, millis, byte_count, bytes,
+                sha256)
+            VALUES (:id, :reel, :name, :made, :width, :height, :frames, :colors, :plays, :millis, :byteCount, :bytes,
+                :sha256)""";
     private static final String SELECT_OF_REEL = """
             SELECT id, name, made, width, height, frames, colors, plays, millis, byte_count AS bytes
             FROM delivery WHERE reel = :reel ORDER BY made DESC, id""";
-    private static final String SELECT_FILE = "SELECT name, bytes FROM delivery WHERE id = :id";
+    private static final String SELECT_FILE = "SELECT name, bytes, sha256 FROM delivery WHERE id = :id";
+    private static final String DELETE = "DELETE FROM delivery WHERE id = :id AND reel = :reel";
 
     private final JdbcClient jdbc;
 
@@ -40,7 +44,12 @@ class DeliveryStore {
             int millis,
             int bytes) {}
 
-    record NamedFile(String name, byte[] bytes) {}
+    /** @param sha256 of the file when it was delivered; null for those of earlier versions */
+    record NamedFile(String name, byte[] bytes, String sha256) {
+        boolean isDamaged() {
+            return sha256 != null && !ContentName.of(bytes).equals(sha256);
+        }
+    }
 
     void insert(String reel, Entry entry, byte[] bytes) {
         jdbc.sql(INSERT)
@@ -56,6 +65,7 @@ class DeliveryStore {
                 .param("millis", entry.millis())
                 .param("byteCount", entry.bytes())
                 .param("bytes", bytes)
+                .param("sha256", ContentName.of(bytes))
                 .update();
     }
 
@@ -79,7 +89,11 @@ class DeliveryStore {
     Optional<NamedFile> file(String id) {
         return jdbc.sql(SELECT_FILE)
                 .param("id", id)
-                .query((row, n) -> new NamedFile(row.getString("name"), row.getBytes("bytes")))
+                .query((row, n) -> new NamedFile(row.getString("name"), row.getBytes("bytes"), row.getString("sha256")))
                 .optional();
+    }
+
+    boolean delete(String reel, String id) {
+        return jdbc.sql(DELETE).param("reel", reel).param("id", id).update() == 1;
     }
 }

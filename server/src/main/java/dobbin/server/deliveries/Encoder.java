@@ -1,80 +1,140 @@
 package dobbin.server.deliveries;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.reel.Frame;
 import dobbin.reel.Reel;
+import dobbin.reel.Tracks;
 import dobbin.render.Looks;
 import dobbin.render.Pictures;
 import dobbin.render.Renderer;
-import dobbin.server.Settings;
+import dobbin.server.work.Budget;
+import dobbin.server.work.Remembered;
+import dobbin.server.work.Turns;
 import dobbin.slim.Delivered;
 import dobbin.slim.Encoded;
 import dobbin.slim.Progress;
 import dobbin.slim.Slim;
 import dobbin.slim.Stages;
+import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ForkJoinPool;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.stereotype.Service;
 
 /**
- * Makes files, and keeps the latest: what was weighed a moment ago is delivered at once, other delays cost nothing, and
- * frames that did not change are not drawn again.
+ * Makes files, each once however many want it, and keeps the latest: what was weighed a moment ago is delivered at once,
+ * other delays cost nothing, and frames that did not change are not drawn again.
  */
 @Service
 class Encoder {
-    private static final int BYTES_A_PIXEL = 4;
+    /**
+     * A drawn frame, and what is remembered of it as long as it is kept: at most two of it with hard edges (8), two sets of
+     * codes (up to 2) and its colors.
+     */
+    private static final int BYTES_A_PIXEL = 16;
+
+    /** Frames under way at a time, each drawn, hardened, planned and coded. */
+    private static final int BYTES_OF_WORK_A_PIXEL = 200;
+
+    private static final long KEPT_BYTES = 48_000_000;
+    private static final int PATIENCE_MILLIS = 50;
 
     private final Slim slim;
     private final Pictures pictures;
-    private final Cache<String, Encoded> encoded;
-    private final Cache<String, Raster> drawn;
+    private final Budget budget;
+    private final Remembered<Encoded> encoded;
+    private final Remembered<Raster> drawn;
+    private final Map<String, Making> underWay = new ConcurrentHashMap<>();
 
-    Encoder(Slim slim, Pictures pictures, Settings settings) {
+    Encoder(Slim slim, Pictures pictures, Budget budget) {
         this.slim = slim;
         this.pictures = pictures;
-        this.encoded = Caffeine.newBuilder()
-                .maximumWeight(settings.deliveryCache().toBytes())
-                .weigher((String key, Encoded loop) -> loop.bytes())
-                .build();
-        this.drawn = Caffeine.newBuilder()
-                .maximumWeight(settings.frameCache().toBytes())
-                .weigher((String key, Raster raster) ->
-                        Math.toIntExact(BYTES_A_PIXEL * raster.size().area()))
-                .build();
+        this.budget = budget;
+        this.encoded = new Remembered<>(budget, Budget.Kept.FILES, (key, loop) -> loop.bytes());
+        this.drawn = new Remembered<>(
+                budget,
+                Budget.Kept.DRAWN_FOR_FILES,
+                (key, raster) -> Math.toIntExact(BYTES_A_PIXEL * raster.size().area()));
     }
 
     Optional<Delivered> known(Reel reel) {
-        return Optional.ofNullable(encoded.getIfPresent(Slim.nameOfEncoded(reel)))
-                .map(loop -> Slim.file(loop, reel));
+        return encoded.known(Slim.nameOfEncoded(reel)).map(loop -> Slim.file(loop, reel));
     }
 
+    /** @throws CancellationException from {@code progress} */
     Delivered encode(Reel reel, Progress progress) {
-        return known(reel).orElseGet(() -> {
-            Encoded made = slim.encode(reel, this::frame, progress);
-            encoded.put(Slim.nameOfEncoded(reel), made);
-            return Slim.file(made, reel);
-        });
+        String name = Slim.nameOfEncoded(reel);
+        while (true) {
+            Optional<Encoded> known = encoded.known(name);
+            if (known.isPresent()) {
+                return Slim.file(known.get(), reel);
+            }
+            Making mine = new Making();
+            mine.join(progress);
+            Making others = underWay.putIfAbsent(name, mine);
+            if (others == null) {
+                return Slim.file(make(reel, name, mine, progress), reel);
+            }
+            if (others.join(progress)) {
+                waitFor(others, progress);
+            }
+        }
     }
 
-    private Raster frame(Reel reel, Frame frame, Size size) {
-        return drawn.get(Looks.of(reel, frame) + ' ' + size, missing -> Renderer.draw(reel, frame, pictures, size));
+    private Encoded make(Reel reel, String name, Making making, Progress progress) {
+        try {
+            Encoded made = budget.during(
+                    bytesOfWork(reel), () -> making.tell(progress), () -> slim.encode(reel, this::frame, making));
+            encoded.keep(name, made);
+            return made;
+        } finally {
+            underWay.remove(name, making);
+            making.ended().complete(null);
+        }
+    }
+
+    /** Where it fails for another, whoever waited makes it again, and so learns why. */
+    private static void waitFor(Making others, Progress progress) {
+        try {
+            while (!others.ended().isDone()) {
+                others.tell(progress);
+                try {
+                    others.ended().get(PATIENCE_MILLIS, TimeUnit.MILLISECONDS);
+                } catch (TimeoutException e) {
+                    // Asks again whether it is still wanted.
+                }
+            }
+        } catch (ExecutionException e) {
+            throw new IllegalStateException("It ends without a result", e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new CancellationException();
+        } finally {
+            others.leave(progress);
+        }
+    }
+
+    private static long bytesOfWork(Reel reel) {
+        long pixels = reel.deliveredSize().area();
+        return Math.min(KEPT_BYTES, 4 * pixels * reel.loop().size()) + BYTES_OF_WORK_A_PIXEL * pixels;
+    }
+
+    private Raster frame(Reel reel, Tracks tracks, Frame frame, Size size) {
+        return drawn.get(
+                Looks.of(reel, tracks, frame) + ' ' + size, () -> Renderer.draw(reel, tracks, frame, pictures, size));
     }
 
     @Configuration
     static class Engine {
-        @Bean(destroyMethod = "shutdownNow")
-        ForkJoinPool frameThreads() {
-            return new ForkJoinPool(Runtime.getRuntime().availableProcessors());
-        }
-
         @Bean
-        Slim slim(ForkJoinPool frameThreads) {
-            return new Slim(frameThreads, Stages.UNTOLD, new PictureMemory());
+        Slim slim(Turns turns) {
+            return new Slim(turns.at(Turns.Urgency.LATER), Stages.UNTOLD, new PictureMemory());
         }
     }
 }

@@ -8,10 +8,13 @@ import dobbin.server.reels.OpenReel;
 import dobbin.server.reels.Reels;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executor;
 import java.util.concurrent.TimeUnit;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 
@@ -21,20 +24,26 @@ import org.springframework.stereotype.Service;
  */
 @Service
 class Weights {
+    private static final Logger LOG = LoggerFactory.getLogger(Weights.class);
     private static final long PAUSE_MILLIS = 60;
 
     private final Encoder encoder;
+    private final Reels reels;
     private final Jobs jobs;
     private final EventHub hub;
     private final Map<String, Running> running = new ConcurrentHashMap<>();
-    private final Map<String, Integer> latest = new ConcurrentHashMap<>();
+    private final Map<String, Failed> failed = new ConcurrentHashMap<>();
+    private final Set<String> waiting = ConcurrentHashMap.newKeySet();
     private final Executor soon = CompletableFuture.delayedExecutor(PAUSE_MILLIS, TimeUnit.MILLISECONDS);
 
     /** @param file the name of the file that is being made */
     private record Running(String file, Job job) {}
 
-    Weights(Encoder encoder, Jobs jobs, EventHub hub) {
+    private record Failed(String file, String problem) {}
+
+    Weights(Encoder encoder, Reels reels, Jobs jobs, EventHub hub) {
         this.encoder = encoder;
+        this.reels = reels;
         this.jobs = jobs;
         this.hub = hub;
     }
@@ -62,7 +71,8 @@ class Weights {
 
     /**
      * What is known is told at once. The next weighing waits a moment, so that the change is seen before
-     * the processor is busy again, and a row of quick changes is weighed once.
+     * the processor is busy again, and a row of quick changes is weighed once: always what the reel is by then, whichever
+     * change was heard of last.
      */
     @EventListener
     void changed(Reels.Changed change) {
@@ -72,15 +82,18 @@ class Weights {
             return;
         }
         if (encoder.known(reel.reel()).isPresent()) {
-            latest.remove(reel.id());
             hub.publish(reel.id(), "weight", weigh(reel));
-        } else {
-            latest.put(reel.id(), reel.revision());
-            soon.execute(() -> {
-                if (latest.remove(reel.id(), reel.revision())) {
-                    hub.publish(reel.id(), "weight", weigh(reel));
-                }
-            });
+        } else if (waiting.add(reel.id())) {
+            soon.execute(() -> weighNow(reel.id()));
+        }
+    }
+
+    private void weighNow(String id) {
+        waiting.remove(id);
+        try {
+            hub.publish(id, "weight", weigh(reels.open(id)));
+        } catch (RuntimeException e) {
+            LOG.debug("The reel {} is not there to be weighed", id, e);
         }
     }
 
@@ -96,17 +109,21 @@ class Weights {
             giveUp(open.id());
             return new WeightView(open.revision(), file, known.get().bytes().length, 1, 1, null);
         }
-        Running now = running.compute(open.id(), (id, before) -> {
-            if (before != null && before.file.equals(file)) {
-                return before;
+        Failed before = failed.get(open.id());
+        if (before != null && before.file.equals(file)) {
+            return new WeightView(open.revision(), file, null, 0, 0, before.problem);
+        }
+        Running now = running.compute(open.id(), (id, other) -> {
+            if (other != null && other.file.equals(file)) {
+                return other;
             }
-            if (before != null) {
-                before.job.cancel();
+            if (other != null) {
+                other.job.cancel();
             }
             return new Running(file, start(open, file));
         });
         Job.View job = now.job.view();
-        return new WeightView(open.revision(), file, null, job.done(), job.total(), null);
+        return new WeightView(open.revision(), file, null, job.done(), job.total(), job.problem());
     }
 
     private Job start(OpenReel open, String file) {
@@ -120,6 +137,11 @@ class Weights {
         if (job.state() != Job.State.RUNNING) {
             running.computeIfPresent(open.id(), (id, now) -> now.job.id().equals(job.id()) ? null : now);
         }
+        if (job.state() == Job.State.FAILED) {
+            failed.put(open.id(), new Failed(file, job.problem()));
+        } else if (job.state() == Job.State.DONE) {
+            failed.remove(open.id());
+        }
         if (job.state() != Job.State.CANCELLED) {
             Integer bytes = job.result() == null ? null : Integer.valueOf(job.result());
             hub.publish(
@@ -127,6 +149,11 @@ class Weights {
                     "weight",
                     new WeightView(open.revision(), file, bytes, job.done(), job.total(), job.problem()));
         }
+    }
+
+    /** Whoever asks for a weight that failed wants it tried again. */
+    void forgetFailure(String reel) {
+        failed.remove(reel);
     }
 
     private void giveUp(String reel) {

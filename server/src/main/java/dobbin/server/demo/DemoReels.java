@@ -3,7 +3,6 @@ package dobbin.server.demo;
 import dobbin.edit.AddStills;
 import dobbin.edit.Edit;
 import dobbin.edit.NewStill;
-import dobbin.raster.Size;
 import dobbin.server.Settings;
 import dobbin.server.pictures.PictureLibrary;
 import dobbin.server.reels.OpenReel;
@@ -38,7 +37,7 @@ class DemoReels implements ApplicationRunner {
 
     @Override
     public void run(ApplicationArguments args) throws UnreadablePicture {
-        if (!settings.demo() || !reels.all().isEmpty()) {
+        if (!settings.demo() || !reels.isEmpty()) {
             return;
         }
         LOG.info("Drawing the demo reels, some seconds");
@@ -55,11 +54,9 @@ class DemoReels implements ApplicationRunner {
         }
         List<NewStill> stills = new ArrayList<>();
         for (DemoFile file : folder.files()) {
-            for (PictureLibrary.Taken taken :
-                    pictures.take(file.bytes(), file.name()).stills()) {
-                Size size = new Size(taken.picture().width(), taken.picture().height());
-                int delay = taken.delayMillis() == 0 ? folder.delayMillis() : taken.delayMillis();
-                stills.add(new NewStill(taken.picture().id(), file.name(), size, delay));
+            for (NewStill still : pictures.take(file.bytes(), file.name()).stills()) {
+                int delay = still.delayMillis() == 0 ? folder.delayMillis() : still.delayMillis();
+                stills.add(new NewStill(still.picture(), file.name(), still.size(), delay, still.plays()));
             }
         }
         OpenReel reel = edited(reels.create(folder.reel()), new AddStills(stills, 0));

@@ -1,39 +1,45 @@
 package dobbin.server.jobs;
 
-import java.io.IOException;
+import jakarta.annotation.PreDestroy;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import org.springframework.http.MediaType;
 import org.springframework.scheduling.annotation.EnableScheduling;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
-/** Who listens to which reel. One stream a tab carries all there is to say, since browsers open few at a time. */
+/**
+ * Who listens to which reel. One stream a tab carries all there is to say, since browsers open few at a time. Whoever
+ * publishes never waits for a listener: each has a queue and a writer of its own.
+ */
 @Component
 @EnableScheduling
 public class EventHub {
     private static final long NEVER = 0;
     private static final int HEARTBEAT_MILLIS = 15_000;
 
-    private static final Logger LOG = LoggerFactory.getLogger(EventHub.class);
-
-    private final Map<String, List<SseEmitter>> listeners = new ConcurrentHashMap<>();
+    private final Map<String, List<Listener>> listeners = new ConcurrentHashMap<>();
+    private final ExecutorService writers = Executors.newCachedThreadPool();
 
     public SseEmitter listen(String reel) {
         SseEmitter emitter = new SseEmitter(NEVER);
-        List<SseEmitter> all = listeners.computeIfAbsent(reel, id -> new CopyOnWriteArrayList<>());
-        all.add(emitter);
-        Runnable leave = () -> all.remove(emitter);
+        List<Listener> all = listeners.computeIfAbsent(reel, id -> new CopyOnWriteArrayList<>());
+        Listener listener = new Listener(emitter, writers);
+        all.add(listener);
+        Runnable leave = () -> {
+            all.remove(listener);
+            listener.close();
+        };
         emitter.onCompletion(leave);
         emitter.onTimeout(leave);
         emitter.onError(failure -> leave.run());
         // Without a first line the browser would not learn that it is connected until something happens.
-        send(emitter, SseEmitter.event().comment("listening"));
+        listener.tell(() -> SseEmitter.event().comment("listening"));
         return emitter;
     }
 
@@ -43,33 +49,21 @@ public class EventHub {
 
     /** @param data becomes JSON */
     public void publish(String reel, String event, Object data) {
-        for (SseEmitter emitter : listeners.getOrDefault(reel, List.of())) {
-            send(emitter, SseEmitter.event().name(event).data(data, MediaType.APPLICATION_JSON));
+        for (Listener listener : listeners.getOrDefault(reel, List.of())) {
+            listener.tell(() -> SseEmitter.event().name(event).data(data, MediaType.APPLICATION_JSON));
         }
     }
 
     /** A line now and then shows which listeners have gone. */
     @Scheduled(fixedRate = HEARTBEAT_MILLIS)
     void heartbeat() {
-        for (List<SseEmitter> all : listeners.values()) {
-            all.forEach(emitter -> send(emitter, SseEmitter.event().comment("still here")));
+        for (List<Listener> all : listeners.values()) {
+            all.forEach(listener -> listener.tell(() -> SseEmitter.event().comment("still here")));
         }
     }
 
-    private static void send(SseEmitter emitter, SseEmitter.SseEventBuilder event) {
-        try {
-            emitter.send(event);
-        } catch (IOException | IllegalStateException e) {
-            close(emitter);
-        }
-    }
-
-    /** One that has gone before it was served cannot even be told so. */
-    private static void close(SseEmitter emitter) {
-        try {
-            emitter.complete();
-        } catch (IllegalStateException e) {
-            LOG.debug("A listener left before it was served", e);
-        }
+    @PreDestroy
+    void stop() {
+        writers.shutdownNow();
     }
 }

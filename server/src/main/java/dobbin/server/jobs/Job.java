@@ -34,7 +34,7 @@ public final class Job {
 
     private final String id = UUID.randomUUID().toString();
     private final String title;
-    private final Consumer<View> listener;
+    private volatile Consumer<View> listener;
     private State state = State.RUNNING;
     private int done;
     private int total = 1;
@@ -84,5 +84,7 @@ public final class Job {
             done = newState == State.DONE ? total : done;
         }
         listener.accept(view());
+        // An ended job is remembered for a while; what it would tell need not be.
+        listener = view -> {};
     }
 }

@@ -2,25 +2,39 @@ package dobbin.server.jobs;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import dobbin.server.web.Failures;
 import dobbin.server.web.NotFound;
+import dobbin.server.web.Refused;
 import dobbin.slim.Progress;
 import jakarta.annotation.PreDestroy;
+import java.util.Map;
 import java.util.concurrent.CancellationException;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.RejectedExecutionException;
+import java.util.concurrent.ThreadPoolExecutor;
+import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 
-/** Runs jobs, and remembers the latest for who asks how they went. */
+/** Runs jobs, a few at a time, and remembers the latest that ended for who asks how they went. */
 @Service
 public class Jobs {
     private static final Logger LOG = LoggerFactory.getLogger(Jobs.class);
+    private static final int AT_A_TIME = 3;
+    private static final int MOST_WAITING = 1_000;
     private static final int REMEMBERED = 500;
 
-    private final ExecutorService threads = Executors.newCachedThreadPool();
-    private final Cache<String, Job> jobs =
+    private final ThreadPoolExecutor threads =
+            new ThreadPoolExecutor(AT_A_TIME, AT_A_TIME, 1, TimeUnit.MINUTES, new LinkedBlockingQueue<>(MOST_WAITING));
+    private final Map<String, Job> underWay = new ConcurrentHashMap<>();
+    private final Cache<String, Job> ended =
             Caffeine.newBuilder().maximumSize(REMEMBERED).build();
 
     /** Work that reports how far it is, and gives the name of what it made. */
@@ -31,28 +45,49 @@ public class Jobs {
     /** @param listener told of every change, not too often, on the job's own threads */
     public Job start(String title, Consumer<Job.View> listener, Work work) {
         Job job = new Job(title, listener);
-        jobs.put(job.id(), job);
-        threads.execute(() -> run(job, work));
+        underWay.put(job.id(), job);
+        try {
+            threads.execute(() -> run(job, work));
+        } catch (RejectedExecutionException e) {
+            underWay.remove(job.id());
+            throw new Refused(HttpStatus.SERVICE_UNAVAILABLE, "Too much is waiting to be done. Try again in a moment.");
+        }
         return job;
     }
 
+    /** Does something among the jobs, and waits for it. */
+    public <V> V call(Supplier<V> work) {
+        try {
+            return CompletableFuture.supplyAsync(work, threads).join();
+        } catch (CompletionException e) {
+            throw e.getCause() instanceof RuntimeException cause ? cause : e;
+        }
+    }
+
     public Job find(String id) {
-        Job job = jobs.getIfPresent(id);
+        Job job = underWay.get(id);
+        job = job == null ? ended.getIfPresent(id) : job;
         if (job == null) {
             throw new NotFound("There is no job " + id + ". The server may have been started again since.");
         }
         return job;
     }
 
-    private static void run(Job job, Work work) {
+    private void run(Job job, Work work) {
         try {
-            job.end(Job.State.DONE, work.run(job::progress), null);
+            end(job, Job.State.DONE, work.run(job::progress), null);
         } catch (CancellationException e) {
-            job.end(Job.State.CANCELLED, null, null);
-        } catch (RuntimeException | OutOfMemoryError e) {
+            end(job, Job.State.CANCELLED, null, null);
+        } catch (RuntimeException | OutOfMemoryError | StackOverflowError e) {
             LOG.error("{} failed", job.view().title(), e);
-            job.end(Job.State.FAILED, null, "This did not work out: " + e.getMessage());
+            end(job, Job.State.FAILED, null, Failures.sentence(e));
         }
+    }
+
+    private void end(Job job, Job.State state, String result, String problem) {
+        ended.put(job.id(), job);
+        underWay.remove(job.id());
+        job.end(state, result, problem);
     }
 
     @PreDestroy

@@ -2,33 +2,63 @@ package dobbin.server.pictures;
 
 import dobbin.edit.NewStill;
 import dobbin.server.Settings;
+import dobbin.server.web.Failures;
 import dobbin.server.web.Refused;
+import dobbin.still.CountingOrder;
 import dobbin.still.UnreadablePicture;
+import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
+import jakarta.servlet.ServletOutputStream;
 import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Comparator;
 import java.util.List;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import java.util.stream.IntStream;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Takes in one file a request, so that each has its own progress and its own answer. */
 @RestController
 class PictureController {
-    private final PictureLibrary library;
-    private final Settings settings;
+    private static final Logger LOG = LoggerFactory.getLogger(PictureController.class);
+    private static final int PATIENCE_MILLIS = 500;
 
-    PictureController(PictureLibrary library, Settings settings) {
-        this.library = library;
+    private final Reading reading;
+    private final Settings settings;
+    private final JsonMapper json;
+    private final Path folder;
+
+    PictureController(Reading reading, Settings settings, JsonMapper json) throws IOException {
+        this.reading = reading;
         this.settings = settings;
+        this.json = json;
+        this.folder = Files.createDirectories(Path.of(settings.dataFolder(), "incoming"));
     }
 
-    /** @param stills ready to be added: what the edit {@code addStills} takes */
+    /**
+     * @param stills ready to be added: what the edit {@code addStills} takes; none where there is a problem
+     * @param notes sentences on what is odd about the file or was left out
+     * @param problem a sentence on why it could not be read, or null
+     */
     record FileView(
             List<NewStill> stills,
-            @Schema(types = {"string", "null"}) String note) {}
+            List<String> notes,
+            @Schema(types = {"string", "null"}) String problem) {}
 
     record LimitsView(long maxFileBytes, int maxMegapixels, int maxFramesPerFile) {}
 
@@ -37,32 +67,76 @@ class PictureController {
         return new LimitsView(settings.maxFileSize().toBytes(), settings.maxMegapixels(), settings.maxFramesPerFile());
     }
 
-    /** The body is the file as it is. */
-    @PostMapping(path = "/api/pictures", consumes = "application/octet-stream")
-    FileView take(@RequestParam String name, HttpServletRequest request) throws IOException {
-        byte[] file = body(request, name);
+    /** Names of files that are to be brought in. */
+    record Names(List<String> names) {}
+
+    /** @return the places of the names in counting order, so that the first that plays can be read first */
+    @PostMapping("/api/counting-order")
+    List<Integer> order(@RequestBody Names files) {
+        List<String> names = files.names();
+        return IntStream.range(0, names.size())
+                .boxed()
+                .sorted(Comparator.comparing(names::get, CountingOrder.OF_NAMES))
+                .toList();
+    }
+
+    /**
+     * The body is the file as it is. Where reading takes a while, the answer begins with blanks: so the server learns when
+     * nobody waits for it any more, and stops.
+     */
+    @PostMapping(path = "/api/pictures", consumes = "application/octet-stream", produces = "application/json")
+    @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(implementation = FileView.class)))
+    void take(@RequestParam String name, HttpServletRequest request, HttpServletResponse response) throws IOException {
+        Reading.UnderWay underWay = reading.begin(incoming(request, name), name);
+        response.setContentType(MediaType.APPLICATION_JSON_VALUE);
+        ServletOutputStream out = response.getOutputStream();
         try {
-            PictureLibrary.TakenFile taken = library.take(file, name);
-            List<NewStill> stills =
-                    taken.stills().stream().map(still -> still.named(name)).toList();
-            return new FileView(
-                    stills, taken.note().map(note -> quoted(name) + note + ".").orElse(null));
-        } catch (UnreadablePicture e) {
-            throw new Refused(HttpStatus.UNPROCESSABLE_CONTENT, quoted(name) + e.getMessage() + ".");
+            out.write(json.writeValueAsBytes(answer(underWay, name, out)));
+        } catch (IOException e) {
+            underWay.giveUp();
+            LOG.debug("Nobody waits for {} any more", name);
         }
     }
 
-    private byte[] body(HttpServletRequest request, String name) throws IOException {
+    private FileView answer(Reading.UnderWay underWay, String name, ServletOutputStream out) throws IOException {
+        while (true) {
+            try {
+                PictureLibrary.TakenFile taken = underWay.result().get(PATIENCE_MILLIS, TimeUnit.MILLISECONDS);
+                List<String> notes = taken.notes().stream()
+                        .map(note -> quoted(name) + note + ".")
+                        .toList();
+                return new FileView(taken.stills(), notes, null);
+            } catch (TimeoutException e) {
+                out.write(' ');
+                out.flush();
+            } catch (ExecutionException e) {
+                return new FileView(List.of(), List.of(), quoted(name) + clause(e.getCause()));
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                underWay.giveUp();
+                return new FileView(List.of(), List.of(), quoted(name) + "was not read: Dobbin is being stopped.");
+            }
+        }
+    }
+
+    private static String clause(Throwable failure) {
+        if (failure instanceof UnreadablePicture) {
+            return failure.getMessage() + ".";
+        }
+        LOG.error("Reading failed", failure);
+        return "was not read. " + Failures.sentence(failure);
+    }
+
+    private Incoming incoming(HttpServletRequest request, String name) throws IOException {
         long most = settings.maxFileSize().toBytes();
-        byte[] file = request.getContentLengthLong() > most
-                ? null
-                : request.getInputStream().readNBytes((int) Math.min(Integer.MAX_VALUE - 8, most + 1));
-        if (file == null || file.length > most) {
+        Incoming incoming =
+                request.getContentLengthLong() > most ? null : Incoming.spooled(request.getInputStream(), folder, most);
+        if (incoming == null) {
             throw new Refused(
                     HttpStatus.CONTENT_TOO_LARGE,
                     quoted(name) + "is larger than " + most / 1_000_000 + " MB. Make it smaller first.");
         }
-        return file;
+        return incoming;
     }
 
     private static String quoted(String name) {

@@ -1,10 +1,9 @@
 package dobbin.server.pictures;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import dobbin.edit.NewStill;
 import dobbin.gather.FileOpener;
 import dobbin.gather.Gathered;
+import dobbin.gather.Opened;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.reel.ContentName;
@@ -12,89 +11,115 @@ import dobbin.reel.PictureRef;
 import dobbin.render.Level;
 import dobbin.render.Pictures;
 import dobbin.server.Settings;
+import dobbin.server.data.DataStore;
 import dobbin.server.web.NotFound;
+import dobbin.server.work.Budget;
+import dobbin.server.work.Remembered;
+import dobbin.still.Checkpoint;
 import dobbin.still.DecodeLimits;
 import dobbin.still.FileKind;
 import dobbin.still.PngWriter;
 import dobbin.still.StillReader;
 import dobbin.still.UnreadablePicture;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
-import java.util.concurrent.Semaphore;
+import java.util.Set;
 import java.util.function.Supplier;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 
-/** All pictures: takes files in, and gives decoded pictures out from a cache of bounded size. */
+/** All pictures: takes files in, and gives decoded pictures out from what is remembered of them. */
 @Service
 public class PictureLibrary implements Pictures {
+    private static final Logger LOG = LoggerFactory.getLogger(PictureLibrary.class);
+
     /** Stored pictures were checked when they came; a reduced one may be anything up to that. */
     private static final DecodeLimits STORED = new DecodeLimits(Integer.MAX_VALUE, 1, Integer.MAX_VALUE);
 
+    private static final int DELETED_AT_ONCE = 100;
+
     private final PictureStore store;
+    private final DataStore data;
     private final DecodeLimits limits;
-    private final int megapixelsAtOnce;
-    private final Semaphore decoding;
-    private final Cache<String, Raster> rasters;
+    private final Budget budget;
+    private final Remembered<Raster> rasters;
 
-    PictureLibrary(PictureStore store, Settings settings) {
+    PictureLibrary(PictureStore store, DataStore data, Budget budget, Settings settings) {
         this.store = store;
+        this.data = data;
         this.limits = settings.decodeLimits();
-        this.megapixelsAtOnce = settings.megapixelsReadAtOnce();
-        this.decoding = new Semaphore(megapixelsAtOnce);
-        this.rasters = Caffeine.newBuilder()
-                .maximumWeight(settings.pictureCache().toBytes())
-                .weigher((String key, Raster raster) -> 4 * raster.argb().length)
-                .build();
+        this.budget = budget;
+        this.rasters = new Remembered<>(budget, Budget.Kept.PICTURES, (key, raster) -> 4 * raster.argb().length);
     }
 
-    /** @param delayMillis what the file says of its time, 0 where it says nothing */
-    public record Taken(PictureInfo picture, int delayMillis) {
-        public NewStill named(String name) {
-            return new NewStill(picture.id(), name, new Size(picture.width(), picture.height()), delayMillis);
-        }
-    }
+    /**
+     * @param stills ready to be added
+     * @param notes what is odd about the file or was left out: clauses to follow its name
+     */
+    public record TakenFile(List<NewStill> stills, List<String> notes) {}
 
-    /** @param note a clause on what is odd about the file, or nothing */
-    public record TakenFile(List<Taken> stills, Optional<String> note) {}
-
-    /** Reads a file, unless its picture is here already. */
+    /** Reads a file that is in memory anyhow. */
     public TakenFile take(byte[] file, String name) throws UnreadablePicture {
-        Optional<String> note = FileOpener.noteOn(file, name);
-        String id = ContentName.of(file);
-        PictureInfo known = store.infos(List.of(id)).get(id);
-        return known != null
-                ? new TakenFile(List.of(new Taken(known, 0)), note)
-                : new TakenFile(read(file, FileKind.of(file)), note);
+        return take(Incoming.of(file), name, Checkpoint.NONE);
     }
 
-    /** Waits its turn, so that many large files at once do not need memory for all of them. */
-    private List<Taken> read(byte[] file, FileKind kind) throws UnreadablePicture {
-        int megapixels = kind == FileKind.GIF ? megapixelsAtOnce : megapixelsOf(file);
-        decoding.acquireUninterruptibly(megapixels);
-        try {
-            List<Taken> stills = new ArrayList<>();
-            FileOpener.open(
-                    file,
-                    limits,
-                    still -> stills.add(kind == FileKind.GIF ? keepFrame(still) : keepFile(still, file, kind)));
-            return stills;
-        } finally {
-            decoding.release(megapixels);
+    /**
+     * Reads a file, unless its picture is here already. Waits until there is memory for it.
+     *
+     * @throws java.util.concurrent.CancellationException from {@code checkpoint}
+     */
+    TakenFile take(Incoming incoming, String name, Checkpoint checkpoint) throws UnreadablePicture {
+        PictureInfo known = store.infos(List.of(incoming.name())).get(incoming.name());
+        if (known != null) {
+            return new TakenFile(List.of(still(known, name, 0)), List.of());
         }
+        data.needRoom(incoming.size());
+        long bytes = bytesToRead(incoming, checkpoint);
+        return budget.during(bytes, checkpoint::check, () -> read(incoming.bytes(), name, checkpoint));
     }
 
-    private int megapixelsOf(byte[] file) throws UnreadablePicture {
-        long megapixels = 1 + StillReader.storedSize(file, limits).area() / 1_000_000;
-        return (int) Math.min(megapixels, megapixelsAtOnce);
+    private long bytesToRead(Incoming incoming, Checkpoint checkpoint) throws UnreadablePicture {
+        // The head needs the file, and the file needs memory as well.
+        long bytes = budget.during(
+                incoming.size(),
+                checkpoint::check,
+                () -> incoming.size() + FileOpener.bytesToOpen(incoming.bytes(), limits));
+        if (bytes > budget.mostBytes()) {
+            throw new UnreadablePicture("needs " + bytes / 1_000_000 + " MB of memory to be read, and Dobbin has "
+                    + budget.mostBytes() / 1_000_000
+                    + " MB for that. Make it smaller, or start Dobbin with more (DOBBIN_MEMORY=2g)");
+        }
+        return bytes;
+    }
+
+    private TakenFile read(byte[] file, String name, Checkpoint checkpoint) throws UnreadablePicture {
+        FileKind kind = FileKind.of(file);
+        List<NewStill> stills = new ArrayList<>();
+        Opened opened = FileOpener.open(file, limits, checkpoint, still -> {
+            PictureInfo kept = kind == FileKind.GIF ? keepFrame(still) : keepFile(still, file, kind);
+            stills.add(still(kept, name, still.delayMillis()));
+        });
+        data.force();
+        opened.plays().ifPresent(plays -> stills.replaceAll(still -> still.playing(plays)));
+        List<String> notes = new ArrayList<>();
+        FileOpener.noteOn(file, name).ifPresent(notes::add);
+        notes.addAll(opened.notes());
+        return new TakenFile(stills, notes);
+    }
+
+    private static NewStill still(PictureInfo picture, String name, int delayMillis) {
+        return new NewStill(picture.id(), name, new Size(picture.width(), picture.height()), delayMillis);
     }
 
     /** Keeps a picture that was drawn here. */
     public PictureRef keep(Raster drawn) {
-        Taken taken = keepFrame(new Gathered(drawn, drawn.size(), 0));
-        return new PictureRef(taken.picture().id(), drawn.size());
+        PictureInfo kept = keepFrame(new Gathered(drawn, drawn.size(), 0));
+        data.force();
+        return new PictureRef(kept.id(), drawn.size());
     }
 
     public Map<String, PictureInfo> infos(Collection<String> ids) {
@@ -103,29 +128,57 @@ public class PictureLibrary implements Pictures {
 
     @Override
     public Raster raster(String picture, Level level) {
-        return rasters.get(level + " " + picture, missing -> decoded(picture, level));
+        return rasters.get(level + " " + picture, () -> decoded(picture, level));
+    }
+
+    /**
+     * Removes pictures that came before {@code when} and are not named any more.
+     *
+     * @return how many
+     */
+    public int sweep(Instant when, Set<String> named) {
+        List<String> unnamed = new ArrayList<>(store.before(when));
+        unnamed.removeIf(named::contains);
+        for (int from = 0; from < unnamed.size(); from += DELETED_AT_ONCE) {
+            store.delete(unnamed.subList(from, Math.min(unnamed.size(), from + DELETED_AT_ONCE)));
+        }
+        return unnamed.size();
     }
 
     /** The file itself is kept, and what was made smaller of it beside it. */
-    private Taken keepFile(Gathered still, byte[] file, FileKind kind) {
-        boolean reduced = still.raster().size().area() < still.size().area();
-        return keep(still, file, kind, () -> reduced ? PngWriter.bytes(still.raster()) : null);
+    private PictureInfo keepFile(Gathered still, byte[] file, FileKind kind) {
+        return keep(still, file, kind, () -> isReduced(still) ? PngWriter.bytes(still.raster()) : null);
     }
 
-    /** A frame of an animation has no file of its own until it gets one here. */
-    private Taken keepFrame(Gathered still) {
-        return keep(still, PngWriter.bytes(still.raster()), FileKind.PNG, () -> null);
+    /**
+     * A frame of an animation has no file of its own until it gets one here. Where it was reduced, the file says from
+     * what: pictures of two sizes are two, though they may be the same pixels when reduced.
+     */
+    private PictureInfo keepFrame(Gathered still) {
+        byte[] file = isReduced(still)
+                ? PngWriter.bytes(
+                        still.raster(),
+                        "Reduced from " + still.size().width() + " x "
+                                + still.size().height())
+                : PngWriter.bytes(still.raster());
+        return keep(still, file, FileKind.PNG, () -> null);
     }
 
-    private Taken keep(Gathered still, byte[] bytes, FileKind kind, Supplier<byte[]> working) {
+    private static boolean isReduced(Gathered still) {
+        return still.raster().size().area() < still.size().area();
+    }
+
+    private PictureInfo keep(Gathered still, byte[] bytes, FileKind kind, Supplier<byte[]> working) {
         Size size = still.size();
         PictureInfo info = new PictureInfo(ContentName.of(bytes), size.width(), size.height());
         if (store.infos(List.of(info.id())).isEmpty()) {
             byte[] medium = copy(still.raster(), Level.MEDIUM);
             byte[] small = copy(still.raster(), Level.SMALL);
-            store.insert(new PictureStore.Row(info, kind.mediaType(), bytes, working.get(), medium, small));
+            PictureStore.Row row = new PictureStore.Row(info, kind.mediaType(), bytes, working.get(), medium, small);
+            data.needRoom(row.size());
+            store.insert(row);
         }
-        return new Taken(info, still.delayMillis());
+        return info;
     }
 
     private static byte[] copy(Raster raster, Level level) {
@@ -133,11 +186,28 @@ public class PictureLibrary implements Pictures {
     }
 
     private Raster decoded(String id, Level level) {
-        byte[] bytes = store.copy(id, level).orElseThrow(() -> new NotFound("There is no picture " + id + "."));
+        PictureStore.Copy copy =
+                store.copy(id, level).orElseThrow(() -> new NotFound("There is no picture " + id + "."));
+        if (copy.whole() ? ContentName.of(copy.bytes()).equals(id) : !copy.isDamaged()) {
+            try {
+                return StillReader.read(copy.bytes(), STORED).raster();
+            } catch (UnreadablePicture e) {
+                LOG.warn("A stored copy of picture {} {}", id, e.getMessage());
+            }
+        }
+        return madeAnew(id, level);
+    }
+
+    /** A copy that is damaged is made again of the picture itself, where that still is what its name says. */
+    private Raster madeAnew(String id, Level level) {
+        byte[] whole = store.whole(id).orElseThrow(() -> new NotFound("There is no picture " + id + "."));
+        if (!ContentName.of(whole).equals(id)) {
+            throw new DamagedPicture(id, null);
+        }
         try {
-            return StillReader.read(bytes, STORED).raster();
+            return level.of(StillReader.read(whole, STORED).raster());
         } catch (UnreadablePicture e) {
-            throw new IllegalStateException("A stored picture " + e.getMessage(), e);
+            throw new DamagedPicture(id, e);
         }
     }
 }

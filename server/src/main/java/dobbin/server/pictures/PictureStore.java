@@ -1,11 +1,16 @@
 package dobbin.server.pictures;
 
 import dobbin.render.Level;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.zip.CRC32C;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DuplicateKeyException;
@@ -17,13 +22,29 @@ import org.springframework.stereotype.Repository;
 class PictureStore {
     private static final Logger LOG = LoggerFactory.getLogger(PictureStore.class);
     private static final String INSERT = """
-            INSERT INTO picture (id, media_type, width, height, bytes, working, medium, small)
-            VALUES (:id, :mediaType, :width, :height, :bytes, :working, :medium, :small)""";
+            INSERT INTO picture (id, media_type, width, height, bytes, working, medium, small,
+                working_sum, medium_sum, small_sum)
+            VALUES (:id, :mediaType, :width, :height, :bytes, :working, :medium, :small,
+                :workingSum, :mediumSum, :smallSum)""";
     private static final String SELECT_INFO = "SELECT id, width, height FROM picture WHERE id IN (:ids)";
     private static final Map<Level, String> SELECT_COPY = Map.of(
-            Level.SMALL, "SELECT COALESCE(small, medium, working, bytes) FROM picture WHERE id = :id",
-            Level.MEDIUM, "SELECT COALESCE(medium, working, bytes) FROM picture WHERE id = :id",
-            Level.FULL, "SELECT COALESCE(working, bytes) FROM picture WHERE id = :id");
+            Level.SMALL, """
+                    SELECT COALESCE(small, medium, working, bytes) AS bytes, CASE
+                        WHEN small IS NOT NULL THEN small_sum WHEN medium IS NOT NULL THEN medium_sum
+                        WHEN working IS NOT NULL THEN working_sum END AS sum,
+                        COALESCE(small, medium, working) IS NULL AS whole
+                    FROM picture WHERE id = :id""",
+            Level.MEDIUM, """
+                    SELECT COALESCE(medium, working, bytes) AS bytes, CASE
+                        WHEN medium IS NOT NULL THEN medium_sum WHEN working IS NOT NULL THEN working_sum END AS sum,
+                        COALESCE(medium, working) IS NULL AS whole
+                    FROM picture WHERE id = :id""",
+            Level.FULL, """
+                    SELECT COALESCE(working, bytes) AS bytes, working_sum AS sum, working IS NULL AS whole
+                    FROM picture WHERE id = :id""");
+    private static final String SELECT_WHOLE = "SELECT bytes FROM picture WHERE id = :id";
+    private static final String SELECT_OLD = "SELECT id FROM picture WHERE came < :before";
+    private static final String DELETE = "DELETE FROM picture WHERE id IN (:ids)";
 
     private final JdbcClient jdbc;
 
@@ -32,7 +53,25 @@ class PictureStore {
     }
 
     /** @param working a reduced copy as PNG, or null where the next larger one serves; {@code medium}, {@code small} likewise */
-    record Row(PictureInfo info, String mediaType, byte[] bytes, byte[] working, byte[] medium, byte[] small) {}
+    record Row(PictureInfo info, String mediaType, byte[] bytes, byte[] working, byte[] medium, byte[] small) {
+        long size() {
+            return bytes.length + length(working) + length(medium) + length(small);
+        }
+
+        private static long length(byte[] copy) {
+            return copy == null ? 0 : copy.length;
+        }
+    }
+
+    /**
+     * @param sum the checksum it was stored with, or null where that is not known
+     * @param whole whether it is the picture itself, which its name tells
+     */
+    record Copy(byte[] bytes, Long sum, boolean whole) {
+        boolean isDamaged() {
+            return sum != null && !sum.equals(sumOf(bytes));
+        }
+    }
 
     /** Whoever comes second with the same content finds it kept already, which is all that was wanted. */
     void insert(Row row) {
@@ -46,6 +85,9 @@ class PictureStore {
                     .param("working", row.working())
                     .param("medium", row.medium())
                     .param("small", row.small())
+                    .param("workingSum", sumOf(row.working()))
+                    .param("mediumSum", sumOf(row.medium()))
+                    .param("smallSum", sumOf(row.small()))
                     .update();
         } catch (DuplicateKeyException e) {
             LOG.debug("Picture {} came twice at once", row.info().id());
@@ -66,10 +108,40 @@ class PictureStore {
     }
 
     /** @return the smallest stored copy that serves at {@code level} */
-    Optional<byte[]> copy(String id, Level level) {
+    Optional<Copy> copy(String id, Level level) {
         return jdbc.sql(SELECT_COPY.get(level))
                 .param("id", id)
-                .query(byte[].class)
+                .query(PictureStore::copyOf)
                 .optional();
+    }
+
+    /** @return the picture itself */
+    Optional<byte[]> whole(String id) {
+        return jdbc.sql(SELECT_WHOLE).param("id", id).query(byte[].class).optional();
+    }
+
+    /** @return those that came before {@code when} */
+    List<String> before(Instant when) {
+        return jdbc.sql(SELECT_OLD)
+                .param("before", when.atOffset(ZoneOffset.UTC))
+                .query(String.class)
+                .list();
+    }
+
+    void delete(List<String> ids) {
+        jdbc.sql(DELETE).param("ids", ids).update();
+    }
+
+    private static Copy copyOf(ResultSet row, int number) throws SQLException {
+        return new Copy(row.getBytes("bytes"), row.getObject("sum", Long.class), row.getBoolean("whole"));
+    }
+
+    private static Long sumOf(byte[] bytes) {
+        if (bytes == null) {
+            return null;
+        }
+        CRC32C sum = new CRC32C();
+        sum.update(bytes);
+        return sum.getValue();
     }
 }

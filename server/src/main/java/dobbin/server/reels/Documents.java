@@ -2,84 +2,68 @@ package dobbin.server.reels;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import dobbin.dither.Dithering;
-import dobbin.reel.Border;
-import dobbin.reel.Encoding;
-import dobbin.reel.Fill;
-import dobbin.reel.Fit;
+import dobbin.edit.Edit;
 import dobbin.reel.Reel;
-import dobbin.reel.Run;
 import org.springframework.stereotype.Component;
+import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
-/** Reels as they are stored. What was stored by an earlier version gets what it could not say yet. */
+/**
+ * Reels and edits as they are stored: {@code {"format": 5, "reel": {...}}} in JSON. What an earlier version stored is
+ * brought up to the form of today as it is read, and never rewritten.
+ */
 @Component
 class Documents {
     /** A reel that is worked on is asked for many times between two changes. */
     private static final int REMEMBERED = 16;
 
     private final JsonMapper json;
-    private final Cache<String, Reel> latest =
+    private final Upgrades upgrades;
+    private final Cache<Long, Reel> latest =
             Caffeine.newBuilder().maximumSize(REMEMBERED).build();
 
     Documents(JsonMapper json) {
         this.json = json;
+        this.upgrades = new Upgrades(json);
     }
 
-    String write(Reel reel) {
-        return json.writeValueAsString(reel);
+    byte[] write(Reel reel) {
+        ObjectNode document = json.createObjectNode();
+        document.put("format", Upgrades.CURRENT);
+        document.set("reel", json.valueToTree(reel));
+        return json.writeValueAsBytes(document);
     }
 
-    /** @return the reel; the same object for the same document, as long as it is remembered */
-    Reel read(String document) {
-        return latest.get(document, this::parsed);
+    byte[] write(Edit edit) {
+        return json.writeValueAsBytes(edit);
     }
 
-    private Reel parsed(String document) {
-        if (document.contains("\"encoding\"")) {
-            return json.readValue(document, Reel.class);
-        }
-        ObjectNode reel = (ObjectNode) json.readTree(document);
-        completeDelivery((ObjectNode) reel.get("delivery"));
-        if (!reel.has("cutouts")) {
-            completeCutouts(reel);
-        }
-        return json.treeToValue(reel, Reel.class);
+    Edit readEdit(byte[] edit) {
+        return json.readValue(edit, Edit.class);
     }
 
-    /** Before the finer settings there was one dither, which had no name of its own. */
-    private void completeDelivery(ObjectNode delivery) {
-        if (delivery.get("dither").asString().equals("ERROR")) {
-            delivery.put("dither", Dithering.USUAL.dither().name());
-        }
-        delivery.set("encoding", json.valueToTree(Encoding.USUAL));
+    /** Where a document comes from, asked only when it is not remembered. */
+    interface Source {
+        byte[] get();
     }
 
-    private void completeCutouts(ObjectNode reel) {
-        if (reel.has("nextFrameId")) {
-            completeFrames(reel);
-        }
-        reel.set("backdrop", json.valueToTree(Fill.NONE));
-        ((ObjectNode) reel.get("backdrop")).put("kind", "fill");
-        reel.putArray("cutouts");
-        reel.set("border", json.valueToTree(Border.NONE));
+    /**
+     * @param serial of the stored document
+     * @return the reel; the same object for the same document, as long as it is remembered
+     */
+    Reel read(long serial, Source document) {
+        return latest.get(serial, missing -> read(document.get()));
     }
 
-    /** The first version had no runs, cards, fits or frames left out, and called the next id by another name. */
-    private void completeFrames(ObjectNode reel) {
-        reel.set("nextId", reel.remove("nextFrameId"));
-        reel.putArray("runs");
-        reel.putArray("dismissed");
-        for (JsonNode each : reel.withArray("frames")) {
-            ObjectNode frame = (ObjectNode) each;
-            ObjectNode still = (ObjectNode) frame.remove("still");
-            still.put("kind", "still");
-            still.set("fit", json.valueToTree(Fit.USUAL));
-            frame.set("content", still);
-            frame.put("leftOut", false);
-            frame.put("run", Run.NONE);
+    /** @throws UnreadableDocument where it is damaged, or of a later version */
+    Reel read(byte[] document) {
+        try {
+            JsonNode root = json.readTree(document);
+            return json.treeToValue(upgrades.current(root), Reel.class);
+        } catch (JacksonException | IllegalArgumentException | ClassCastException | NullPointerException e) {
+            throw new UnreadableDocument("This reel is damaged: what is stored of it cannot be read.", e);
         }
     }
 }

@@ -1,13 +1,7 @@
 package dobbin.server.reels;
 
 import dobbin.edit.Edit;
-import dobbin.raster.Size;
-import dobbin.reel.Frame;
-import dobbin.reel.Reel;
-import dobbin.render.Looks;
-import io.swagger.v3.oas.annotations.media.Schema;
-import java.time.Instant;
-import java.util.Arrays;
+import dobbin.reel.Ranges;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
@@ -18,6 +12,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -39,42 +34,32 @@ class ReelController {
 
     record StepRequest(int base, int step) {}
 
-    /**
-     * A reel on the shelf.
-     *
-     * @param cover names what the frame in the middle looks like, or null where there is none
-     * @param frames that play, and {@code millis} how long
-     * @param preview names what the whole loop looks like, or null where no frames play
-     */
-    record ReelCard(
-            String id,
-            String name,
-            int frames,
-            int millis,
-            Size canvas,
-            Instant touched,
-            @Schema(types = {"string", "null"}) String cover,
-            @Schema(types = {"string", "null"}) String preview) {
-
-        static ReelCard of(OpenReel open) {
-            Reel reel = open.reel();
-            List<Frame> loop = reel.loop();
-            boolean empty = loop.isEmpty();
-            return new ReelCard(
-                    open.id(),
-                    reel.name(),
-                    loop.size(),
-                    Arrays.stream(reel.loopDelaysMillis()).sum(),
-                    reel.canvas(),
-                    open.touched(),
-                    empty ? null : Looks.of(reel, loop.get(loop.size() / 2)),
-                    empty ? null : Looks.ofLoop(reel));
-        }
+    /** A part of the shelf, what was touched last first. */
+    @GetMapping("/api/reels")
+    Shelved.Page shelf(@RequestParam(defaultValue = "0") int from, @RequestParam(defaultValue = "60") int count) {
+        Ranges.check("from", from, 0, Integer.MAX_VALUE);
+        Ranges.check("count", count, 1, Reels.MOST_OF_A_PAGE);
+        return reels.shelf(from, count);
     }
 
-    @GetMapping("/api/reels")
-    List<ReelCard> shelf() {
-        return reels.all().stream().map(ReelCard::of).toList();
+    /** Reels that were removed and can be put back. */
+    @GetMapping("/api/removed")
+    List<Shelved> removed() {
+        return reels.removed();
+    }
+
+    /** Removes for good all that was removed. */
+    @DeleteMapping("/api/removed")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void empty() {
+        reels.purge(reels.removed().stream().map(Shelved::id).toList());
+    }
+
+    /** Removes one for good that was removed. */
+    @DeleteMapping("/api/removed/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void purge(@PathVariable String id) {
+        reels.purge(List.of(id));
     }
 
     @PostMapping("/api/reels")

@@ -13,33 +13,53 @@ import org.springframework.stereotype.Repository;
 /** The reel and step tables. */
 @Repository
 class ReelStore {
-    private static final String SELECT = """
-            SELECT r.id, r.revision, r.step, r.touched, here.document, here.title AS undo, after.title AS redo
+    private static final String SELECT_ONE = """
+            SELECT r.id, r.revision, r.step, r.touched, here.serial, here.title AS undo, after.title AS redo
             FROM reel r
             JOIN step here ON here.reel = r.id AND here.number = r.step
             LEFT JOIN step after ON after.reel = r.id AND after.number = r.step + 1
-            """;
-    private static final String SELECT_ONE = SELECT + "WHERE r.id = :id AND NOT r.removed";
-    private static final String SELECT_ALL = SELECT + "WHERE NOT r.removed ORDER BY r.touched DESC, r.id";
+            WHERE r.id = :id AND r.removed_at IS NULL""";
+    private static final String SELECT_PAGE = """
+            SELECT id, touched, removed_at, card FROM reel WHERE removed_at IS NULL
+            ORDER BY touched DESC, id OFFSET :from ROWS FETCH NEXT :count ROWS ONLY""";
+    private static final String SELECT_REMOVED = """
+            SELECT id, touched, removed_at, card FROM reel WHERE removed_at IS NOT NULL ORDER BY removed_at DESC, id""";
+    private static final String COUNT = "SELECT COUNT(*) FROM reel WHERE removed_at IS NULL";
+    private static final String SELECT_EXPIRED = "SELECT id FROM reel WHERE removed_at < :before";
+    private static final String SELECT_IDS = "SELECT id FROM reel";
     private static final String INSERT_REEL = """
-            INSERT INTO reel (id, revision, step, touched) VALUES (:id, 1, 0, :now)""";
+            INSERT INTO reel (id, revision, step, touched, card) VALUES (:id, 1, 0, :now, :card)""";
     private static final String INSERT_STEP = """
-            INSERT INTO step (reel, number, title, edit, document, made)
-            VALUES (:reel, :number, :title, :edit, :document, :now)""";
+            INSERT INTO step (reel, number, title, packed_edit, packed, base, made)
+            VALUES (:reel, :number, :title, :edit, :packed, :base, :now)""";
+    private static final String REPLACE_STEP = """
+            UPDATE step SET title = :title, packed_edit = :edit, packed = :packed, document = NULL, edit = NULL,
+                base = :base, made = :now, serial = NEXT VALUE FOR step_serial
+            WHERE reel = :reel AND number = :number""";
     private static final String DELETE_UNDONE = "DELETE FROM step WHERE reel = :id AND number > :step";
     private static final String ADVANCE = """
-            UPDATE reel SET revision = revision + 1, step = :step, touched = :now
-            WHERE id = :id AND revision = :revision AND NOT removed""";
-    private static final String SET_REMOVED = """
-            UPDATE reel SET removed = :removed WHERE id = :id AND removed <> :removed""";
+            UPDATE reel SET revision = revision + 1, step = :step, touched = :now, card = :card
+            WHERE id = :id AND revision = :revision AND removed_at IS NULL""";
+    private static final String SET_CARD = "UPDATE reel SET card = :card WHERE id = :id";
+    private static final String REMOVE = "UPDATE reel SET removed_at = :now WHERE id = :id AND removed_at IS NULL";
+    private static final String RESTORE = "UPDATE reel SET removed_at = NULL WHERE id = :id";
+    private static final List<String> PURGE = List.of(
+            "DELETE FROM delivery WHERE reel = :id",
+            "DELETE FROM step WHERE reel = :id",
+            "DELETE FROM reel WHERE id = :id AND removed_at IS NOT NULL");
 
     private static final String SELECT_STEPS = """
             SELECT number, title, made FROM step WHERE reel = :id ORDER BY number""";
     private static final String SELECT_NEAR = """
-            SELECT document FROM step WHERE reel = :id AND number BETWEEN :step - :reach AND :step + :reach
+            SELECT number, serial FROM step WHERE reel = :id AND number BETWEEN :step - :reach AND :step + :reach
             ORDER BY ABS(number - :step)""";
-    private static final String COUNT_STEP = """
-            SELECT COUNT(*) FROM step WHERE reel = :id AND number = :number""";
+    private static final String SELECT_DOCUMENT = """
+            SELECT document, packed, base FROM step WHERE reel = :id AND number = :number""";
+    private static final String SELECT_EDIT = """
+            SELECT packed_edit, made FROM step WHERE reel = :id AND number = :number AND packed_edit IS NOT NULL""";
+
+    /** Every so many steps a document stands for itself, and those up to the next are told from it. */
+    private static final int STEPS_OF_ONE_BASE = 32;
 
     private final JdbcClient jdbc;
 
@@ -47,88 +67,189 @@ class ReelStore {
         this.jdbc = jdbc;
     }
 
-    /** @param undo the title of the edit that undo would take back, or null; {@code redo} likewise */
-    record Row(String id, int revision, int step, Instant touched, String document, String undo, String redo) {}
+    /**
+     * @param serial names the document it stands on
+     * @param undo the title of the edit that undo would take back, or null; {@code redo} likewise
+     */
+    record Row(String id, int revision, int step, Instant touched, long serial, String undo, String redo) {}
 
-    void insert(String id, String document) {
-        OffsetDateTime now = now();
-        jdbc.sql(INSERT_REEL).param("id", id).param("now", now).update();
-        insertStep(id, 0, "Begin", null, document, now);
+    /** @param card what the shelf shows of it, or null where that must be worked out */
+    record CardRow(String id, Instant touched, Instant removed, String card) {}
+
+    /** What is stored with a step. */
+    record NewStep(String title, byte[] edit, byte[] document, String card) {}
+
+    record Made(byte[] edit, Instant at) {}
+
+    record Near(int number, long serial) {}
+
+    void insert(String id, byte[] document, String card) {
+        jdbc.sql(INSERT_REEL)
+                .param("id", id)
+                .param("now", now())
+                .param("card", card)
+                .update();
+        write(INSERT_STEP, id, 0, new NewStep("Begin", null, document, card));
     }
 
     Optional<Row> find(String id) {
         return jdbc.sql(SELECT_ONE).param("id", id).query(ReelStore::row).optional();
     }
 
-    List<Row> all() {
-        return jdbc.sql(SELECT_ALL).query(ReelStore::row).list();
+    List<CardRow> page(int from, int count) {
+        return jdbc.sql(SELECT_PAGE)
+                .param("from", from)
+                .param("count", count)
+                .query(ReelStore::cardRow)
+                .list();
+    }
+
+    int count() {
+        return jdbc.sql(COUNT).query(Integer.class).single();
+    }
+
+    List<CardRow> removed() {
+        return jdbc.sql(SELECT_REMOVED).query(ReelStore::cardRow).list();
+    }
+
+    List<String> removedBefore(Instant when) {
+        return jdbc.sql(SELECT_EXPIRED)
+                .param("before", when.atOffset(ZoneOffset.UTC))
+                .query(String.class)
+                .list();
+    }
+
+    /** @return all there are, removed ones too */
+    List<String> ids() {
+        return jdbc.sql(SELECT_IDS).query(String.class).list();
     }
 
     /** Puts a step after {@code from}, in place of what was undone; false where the reel has moved on meanwhile. */
-    boolean append(Row from, String title, String edit, String document) {
-        if (!moveTo(from, from.step() + 1)) {
+    boolean append(Row from, NewStep step) {
+        if (!moveTo(from, from.step() + 1, step.card())) {
             return false;
         }
         jdbc.sql(DELETE_UNDONE)
                 .param("id", from.id())
                 .param("step", from.step())
                 .update();
-        insertStep(from.id(), from.step() + 1, title, edit, document, now());
+        write(INSERT_STEP, from.id(), from.step() + 1, step);
+        return true;
+    }
+
+    /** Puts a step in place of the one {@code from} stands on; false where the reel has moved on meanwhile. */
+    boolean replace(Row from, NewStep step) {
+        if (!moveTo(from, from.step(), step.card())) {
+            return false;
+        }
+        write(REPLACE_STEP, from.id(), from.step(), step);
         return true;
     }
 
     /** Moves the pointer along the history; false where the reel has moved on meanwhile. */
-    boolean moveTo(Row from, int step) {
+    boolean moveTo(Row from, int step, String card) {
         return jdbc.sql(ADVANCE)
                         .param("id", from.id())
                         .param("revision", from.revision())
                         .param("step", step)
+                        .param("card", card)
                         .param("now", now())
                         .update()
                 == 1;
     }
 
-    boolean hasStep(String id, int number) {
-        return jdbc.sql(COUNT_STEP)
-                        .param("id", id)
-                        .param("number", number)
-                        .query(Integer.class)
-                        .single()
-                == 1;
+    /** @param card null for one to be worked out anew */
+    void setCard(String id, String card) {
+        jdbc.sql(SET_CARD).param("id", id).param("card", card).update();
     }
 
     List<History.Step> steps(String id) {
         return jdbc.sql(SELECT_STEPS)
                 .param("id", id)
-                .query((row, number) -> new History.Step(
-                        row.getInt("number"),
-                        row.getString("title"),
-                        row.getObject("made", OffsetDateTime.class).toInstant()))
+                .query((row, number) ->
+                        new History.Step(row.getInt("number"), row.getString("title"), instant(row, "made")))
                 .list();
     }
 
-    /** @return the documents at most {@code reach} steps away, the nearest first */
-    List<String> documentsNear(Row row, int reach) {
+    /** @return the steps at most {@code reach} away, the nearest first */
+    List<Near> near(Row row, int reach) {
         return jdbc.sql(SELECT_NEAR)
                 .param("id", row.id())
                 .param("step", row.step())
                 .param("reach", reach)
-                .query(String.class)
+                .query((result, n) -> new Near(result.getInt("number"), result.getLong("serial")))
                 .list();
     }
 
-    boolean setRemoved(String id, boolean removed) {
-        return jdbc.sql(SET_REMOVED).param("id", id).param("removed", removed).update() == 1;
+    /** @return the document of a step, in JSON; empty where there is no such step */
+    Optional<byte[]> document(String reel, int number) {
+        record Stored(String document, byte[] packed, Integer base) {}
+        return jdbc.sql(SELECT_DOCUMENT)
+                .param("id", reel)
+                .param("number", number)
+                .query((row, n) -> new Stored(
+                        row.getString("document"), row.getBytes("packed"), row.getObject("base", Integer.class)))
+                .optional()
+                .map(stored -> {
+                    if (stored.packed == null) {
+                        return stored.document.getBytes(java.nio.charset.StandardCharsets.UTF_8);
+                    }
+                    return stored.base == null
+                            ? Packing.unpack(stored.packed)
+                            : Packing.unpack(stored.packed, base(reel, stored.base));
+                });
     }
 
-    private void insertStep(String reel, int number, String title, String edit, String document, OffsetDateTime now) {
-        jdbc.sql(INSERT_STEP)
+    /** @return the document a reel stands on, be it removed or not */
+    Optional<byte[]> current(String reel) {
+        return jdbc.sql("SELECT step FROM reel WHERE id = :id")
+                .param("id", reel)
+                .query(Integer.class)
+                .optional()
+                .flatMap(step -> document(reel, step));
+    }
+
+    /** @return the edit that made a step, in JSON, and when */
+    Optional<Made> madeBy(String reel, int number) {
+        return jdbc.sql(SELECT_EDIT)
+                .param("id", reel)
+                .param("number", number)
+                .query((row, n) -> new Made(Packing.unpack(row.getBytes("packed_edit")), instant(row, "made")))
+                .optional();
+    }
+
+    boolean remove(String id) {
+        return jdbc.sql(REMOVE).param("id", id).param("now", now()).update() == 1;
+    }
+
+    boolean restore(String id) {
+        return jdbc.sql(RESTORE).param("id", id).update() == 1;
+    }
+
+    /** Removes for good one that was removed: its history and deliveries with it. */
+    void purge(String id) {
+        PURGE.forEach(sql -> jdbc.sql(sql).param("id", id).update());
+    }
+
+    private byte[] base(String reel, int number) {
+        return document(reel, number)
+                .orElseThrow(
+                        () -> new UnreadableDocument("This reel is damaged: a part of what is stored is missing."));
+    }
+
+    private void write(String sql, String reel, int number, NewStep step) {
+        int base = number - number % STEPS_OF_ONE_BASE;
+        boolean alone = base == number;
+        jdbc.sql(sql)
                 .param("reel", reel)
                 .param("number", number)
-                .param("title", title)
-                .param("edit", edit)
-                .param("document", document)
-                .param("now", now)
+                .param("title", step.title())
+                .param("edit", step.edit() == null ? null : Packing.pack(step.edit()))
+                .param(
+                        "packed",
+                        alone ? Packing.pack(step.document()) : Packing.pack(step.document(), base(reel, base)))
+                .param("base", alone ? null : base)
+                .param("now", now())
                 .update();
     }
 
@@ -138,10 +259,23 @@ class ReelStore {
                 row.getString("id"),
                 row.getInt("revision"),
                 step,
-                row.getObject("touched", OffsetDateTime.class).toInstant(),
-                row.getString("document"),
+                instant(row, "touched"),
+                row.getLong("serial"),
                 step == 0 ? null : row.getString("undo"),
                 row.getString("redo"));
+    }
+
+    private static CardRow cardRow(ResultSet row, int number) throws SQLException {
+        OffsetDateTime removed = row.getObject("removed_at", OffsetDateTime.class);
+        return new CardRow(
+                row.getString("id"),
+                instant(row, "touched"),
+                removed == null ? null : removed.toInstant(),
+                row.getString("card"));
+    }
+
+    private static Instant instant(ResultSet row, String column) throws SQLException {
+        return row.getObject(column, OffsetDateTime.class).toInstant();
     }
 
     private static OffsetDateTime now() {

@@ -2,11 +2,16 @@ package dobbin.server.reels;
 
 import dobbin.edit.Edit;
 import dobbin.edit.EditRejected;
+import dobbin.raster.Size;
 import dobbin.reel.PictureRef;
 import dobbin.reel.Reel;
+import dobbin.server.data.DataStore;
 import dobbin.server.pictures.PictureInfo;
 import dobbin.server.pictures.PictureLibrary;
 import dobbin.server.web.NotFound;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -14,37 +19,46 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Opens, changes, undoes. One change is one transaction: the edit and the whole document after it. */
 @Service
 public class Reels {
+    private static final Pattern PICTURE_NAME = Pattern.compile("\"([0-9a-f]{64})\"");
     private static final int ATTEMPTS = 10;
     private static final int NEAR = 8;
 
+    static final int MOST_OF_A_PAGE = 200;
+    private static final int MAX_TITLE_LENGTH = 200;
+    /** A row of nudges is undone at once where each comes this soon after the one before. */
+    private static final Duration IN_A_ROW = Duration.ofSeconds(1);
+
     private final ReelStore store;
     private final Documents documents;
+    private final Cards cards;
     private final PictureLibrary pictures;
-    private final JsonMapper json;
     private final TransactionTemplate transaction;
+    private final DataStore data;
     private final ApplicationEventPublisher changes;
 
     Reels(
             ReelStore store,
             Documents documents,
+            Cards cards,
             PictureLibrary pictures,
-            JsonMapper json,
             TransactionTemplate transaction,
+            DataStore data,
             ApplicationEventPublisher changes) {
         this.store = store;
         this.documents = documents;
+        this.cards = cards;
         this.pictures = pictures;
-        this.json = json;
         this.transaction = transaction;
+        this.data = data;
         this.changes = changes;
     }
 
@@ -56,14 +70,23 @@ public class Reels {
 
     public OpenReel create(String name) {
         String id = UUID.randomUUID().toString();
-        String document = documents.write(Reel.empty(name));
-        transaction.executeWithoutResult(status -> store.insert(id, document));
+        Reel reel = Reel.empty(name);
+        transaction.executeWithoutResult(status -> store.insert(id, documents.write(reel), cards.write(reel)));
+        data.force();
         return open(id);
     }
 
-    /** @throws NotFound where there is no such reel, or it was removed */
+    /**
+     * @throws NotFound where there is no such reel, or it was removed
+     * @throws UnreadableDocument where it is damaged; the shelf says so from then on
+     */
     public OpenReel open(String id) {
-        return opened(row(id));
+        try {
+            return opened(row(id));
+        } catch (UnreadableDocument e) {
+            store.setCard(id, null);
+            throw e;
+        }
     }
 
     /**
@@ -71,22 +94,37 @@ public class Reels {
      * for what it saw a moment ago.
      */
     public <T> Optional<T> findNear(String id, Function<Reel, Optional<T>> wanted) {
-        Optional<T> now = wanted.apply(open(id).reel());
+        ReelStore.Row row = row(id);
+        Optional<T> now = wanted.apply(reel(row));
         return now.isPresent()
                 ? now
-                : store.documentsNear(row(id), NEAR).stream()
-                        .map(documents::read)
+                : store.near(row, NEAR).stream()
+                        .map(near -> documents.read(near.serial(), () -> document(id, near.number())))
                         .map(wanted)
                         .flatMap(Optional::stream)
                         .findFirst();
     }
 
-    public List<OpenReel> all() {
-        return store.all().stream().map(this::opened).toList();
+    /** @param count at most 200 */
+    public Shelved.Page shelf(int from, int count) {
+        List<Shelved> reels = store.page(from, Math.min(count, MOST_OF_A_PAGE)).stream()
+                .map(this::shelved)
+                .toList();
+        return new Shelved.Page(reels, store.count());
+    }
+
+    /** @return those that can be put back, the latest first */
+    public List<Shelved> removed() {
+        return store.removed().stream().map(this::shelved).toList();
+    }
+
+    public boolean isEmpty() {
+        return store.count() == 0;
     }
 
     /**
      * Makes an edit; where the reel was changed elsewhere meanwhile, on what it is now, if the edit still makes sense there.
+     * One that changes nothing leaves no step, and one that goes on with the one before takes its place.
      *
      * @param base the revision the edit was made on
      * @throws StaleBase where it does not
@@ -98,11 +136,30 @@ public class Reels {
             if (stale && !edit.fitsAnyState()) {
                 throw new StaleBase(opened(from));
             }
-            Reel before = documents.read(from.document());
+            Reel before = reel(from);
             Reel after = stale ? redone(edit, before, from) : Edit.apply(edit, before);
+            if (after.equals(before)) {
+                return true;
+            }
             checkPictures(before, after);
-            return store.append(from, edit.title(before), json.writeValueAsString(edit), documents.write(after));
+            data.needRoom(0);
+            ReelStore.NewStep step = new ReelStore.NewStep(
+                    shortened(edit.title(before)), documents.write(edit), documents.write(after), cards.write(after));
+            return !stale && goesOn(from, edit) ? store.replace(from, step) : store.append(from, step);
         });
+    }
+
+    private boolean goesOn(ReelStore.Row from, Edit edit) {
+        return from.redo() == null
+                && store.madeBy(from.id(), from.step())
+                        .filter(made -> edit.gathersOn()
+                                || Duration.between(made.at(), Instant.now()).compareTo(IN_A_ROW) < 0)
+                        .map(made -> edit.continues(documents.readEdit(made.edit())))
+                        .orElse(false);
+    }
+
+    private static String shortened(String title) {
+        return title.length() <= MAX_TITLE_LENGTH ? title : title.substring(0, MAX_TITLE_LENGTH - 1) + "…";
     }
 
     private Reel redone(Edit edit, Reel before, ReelStore.Row from) {
@@ -133,12 +190,7 @@ public class Reels {
 
     /** Goes to any point of the history, back or forth. */
     public OpenReel goTo(String id, int base, int step) {
-        return moveAlong(id, base, from -> {
-            if (!store.hasStep(id, step)) {
-                throw new EditRejected("step", step + " is not in the history of this reel");
-            }
-            return step;
-        });
+        return moveAlong(id, base, from -> step);
     }
 
     History history(String id) {
@@ -147,14 +199,41 @@ public class Reels {
 
     /** Takes the reel off the shelf; it can be put back. */
     public void remove(String id) {
-        if (!store.setRemoved(id, true)) {
+        if (!store.remove(id)) {
             throw noReel(id);
         }
+        data.force();
     }
 
     public OpenReel restore(String id) {
-        store.setRemoved(id, false);
+        store.restore(id);
+        data.force();
         return open(id);
+    }
+
+    /** Removes for good: what was removed before, with its history and deliveries. */
+    public void purge(List<String> ids) {
+        ids.forEach(id -> transaction.executeWithoutResult(status -> store.purge(id)));
+        data.force();
+    }
+
+    /** @return those that were removed before {@code when} */
+    public List<String> removedBefore(Instant when) {
+        return store.removedBefore(when);
+    }
+
+    /** @return the pictures that any reel names at any point of its history, removed ones too */
+    public Set<String> picturesNamed() {
+        Set<String> named = new HashSet<>();
+        for (String id : store.ids()) {
+            store.steps(id)
+                    .forEach(step -> store.document(id, step.number())
+                            .ifPresent(document -> PICTURE_NAME
+                                    .matcher(new String(document, StandardCharsets.ISO_8859_1))
+                                    .results()
+                                    .forEach(name -> named.add(name.group(1)))));
+        }
+        return named;
     }
 
     private interface Destination {
@@ -167,7 +246,10 @@ public class Reels {
             if (from.revision() != base) {
                 throw new StaleBase(opened(from));
             }
-            return store.moveTo(from, destination.stepFrom(from));
+            int step = destination.stepFrom(from);
+            Reel there = documents.read(store.document(id, step)
+                    .orElseThrow(() -> new EditRejected("step", step + " is not in the history of this reel")));
+            return store.moveTo(from, step, cards.write(there));
         });
     }
 
@@ -180,6 +262,7 @@ public class Reels {
         changes.publishEvent(new Changing(id));
         try {
             OpenReel changed = attempt(id, step);
+            data.force();
             changes.publishEvent(new Changed(changed));
             return changed;
         } catch (EditRejected | StaleBase e) {
@@ -225,7 +308,50 @@ public class Reels {
     }
 
     private OpenReel opened(ReelStore.Row row) {
-        Reel reel = documents.read(row.document());
-        return new OpenReel(row.id(), row.revision(), row.touched(), reel, row.undo(), row.redo());
+        return new OpenReel(row.id(), row.revision(), row.touched(), reel(row), row.undo(), row.redo());
+    }
+
+    private Reel reel(ReelStore.Row row) {
+        return documents.read(row.serial(), () -> document(row.id(), row.step()));
+    }
+
+    private byte[] document(String id, int step) {
+        return store.document(id, step).orElseThrow(() -> noReel(id));
+    }
+
+    /** A card that is missing, or names things as they are not named any more, is made anew. */
+    private Shelved shelved(ReelStore.CardRow row) {
+        try {
+            Cards.Card card = cards.read(row.card()).orElseGet(() -> renewed(row.id()));
+            return new Shelved(
+                    row.id(),
+                    card.name(),
+                    card.frames(),
+                    card.millis(),
+                    card.canvas(),
+                    row.touched(),
+                    row.removed(),
+                    card.cover(),
+                    card.preview(),
+                    null);
+        } catch (UnreadableDocument e) {
+            return new Shelved(
+                    row.id(),
+                    "A reel that cannot be read",
+                    0,
+                    0,
+                    new Size(1, 1),
+                    row.touched(),
+                    row.removed(),
+                    null,
+                    null,
+                    e.getMessage());
+        }
+    }
+
+    private Cards.Card renewed(String id) {
+        Reel reel = documents.read(store.current(id).orElseThrow(() -> noReel(id)));
+        store.setCard(id, cards.write(reel));
+        return Cards.Card.of(reel);
     }
 }

@@ -5,39 +5,84 @@ import dobbin.reel.Cycle;
 import dobbin.reel.Pose;
 import dobbin.reel.Tracks;
 import dobbin.render.Looks;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
-import java.util.stream.IntStream;
+import java.util.Map;
+import java.util.function.ToDoubleFunction;
 
 /**
- * Where a cut-out is.
+ * Where a cut-out is on each frame of the sheet, a list for each number of its pose. What is the same on all frames is told
+ * once.
  *
  * @param width of the box of what it shows, at scale 1, and {@code height}
- * @param stops where it is on each frame of the sheet
+ * @param x as in {@link Pose}, and so on
+ * @param away the places of the frames it is not there on, from 0
+ * @param turns the place of the picture seen in its cycle, from 0; empty where it has no cycle of several
+ * @param arts names of what it shows, equal names for equal pictures
+ * @param art which of these names each frame has
  */
-record Track(int cutout, double width, double height, List<Stop> stops) {
-    /**
-     * @param there whether it is there at all
-     * @param turn the place of the picture seen in its cycle, from 0; -1 where it has no cycle of several
-     * @param art names what it shows: equal names, equal pictures
-     */
-    record Stop(Pose pose, boolean there, int turn, String art) {}
+record Track(
+        int cutout,
+        double width,
+        double height,
+        List<Double> x,
+        List<Double> y,
+        List<Double> scaleX,
+        List<Double> scaleY,
+        List<Double> turn,
+        List<Double> opacity,
+        List<Double> shown,
+        List<Double> walk,
+        List<Integer> away,
+        List<Integer> turns,
+        List<String> arts,
+        List<Integer> art) {
 
     static Track of(Cutout cutout, Tracks tracks) {
         List<Pose> poses = tracks.poses(cutout);
+        List<Integer> away = new ArrayList<>();
+        List<Integer> turns = new ArrayList<>();
+        Map<String, Integer> arts = new HashMap<>();
+        List<String> names = new ArrayList<>();
+        List<Integer> art = new ArrayList<>();
+        boolean cycles = cutout.art() instanceof Cycle cycle && cycle.pictures().size() > 1;
+        for (int i = 0; i < poses.size(); i++) {
+            if (!tracks.isThere(cutout, i)) {
+                away.add(i);
+            }
+            if (cycles) {
+                turns.add(tracks.turn(cutout, i));
+            }
+            String name = Looks.ofArt(tracks, cutout, i);
+            art.add(arts.computeIfAbsent(name, it -> names.size()));
+            if (arts.size() > names.size()) {
+                names.add(name);
+            }
+        }
         return new Track(
                 cutout.id(),
                 cutout.art().width(),
                 cutout.art().height(),
-                IntStream.range(0, poses.size())
-                        .mapToObj(i -> new Stop(
-                                poses.get(i),
-                                tracks.isThere(cutout, i),
-                                turn(cutout, i),
-                                Looks.ofArt(tracks, cutout, i)))
-                        .toList());
+                column(poses, Pose::x),
+                column(poses, Pose::y),
+                column(poses, Pose::scaleX),
+                column(poses, Pose::scaleY),
+                column(poses, Pose::turn),
+                column(poses, Pose::opacity),
+                column(poses, Pose::shown),
+                column(poses, Pose::walk),
+                away,
+                once(turns),
+                names,
+                once(art));
     }
 
-    private static int turn(Cutout cutout, int frame) {
-        return cutout.art() instanceof Cycle cycle && cycle.pictures().size() > 1 ? cycle.turn(frame) : -1;
+    private static List<Double> column(List<Pose> poses, ToDoubleFunction<Pose> number) {
+        return once(poses.stream().map(number::applyAsDouble).toList());
+    }
+
+    private static <V> List<V> once(List<V> values) {
+        return values.size() > 1 && values.stream().allMatch(values.get(0)::equals) ? values.subList(0, 1) : values;
     }
 }

@@ -13,6 +13,7 @@ import dobbin.reel.PictureRef;
 import dobbin.reel.Ranges;
 import dobbin.server.reels.OpenReel;
 import dobbin.server.reels.Reels;
+import dobbin.server.work.Turns.Urgency;
 import java.time.Duration;
 import java.util.List;
 import java.util.Set;
@@ -44,24 +45,35 @@ class RenderController {
 
     /**
      * @param revision of the reel that was looked at
+     * @param complete whether all was looked at; if not, the event {@code looked} tells when it is
      * @param changes for each frame, how much it differs from the one before in the loop, 0 to 1
      * @param usual the loop's usual step
      * @param notices what is worth a word, and what can be done about it
      */
     record RhythmView(
-            int revision, double[] changes, double usual, double seamRatio, Rhythm.Seam seam, List<Notice> notices) {}
+            int revision,
+            boolean complete,
+            double[] changes,
+            double usual,
+            double seamRatio,
+            Rhythm.Seam seam,
+            List<Notice> notices) {}
 
     /**
      * The frame that looks like {@code drawn}, at most {@code width} pixels wide; without the cut-outs whose ids are given.
+     *
+     * @param now whether somebody waits for this very one, as for the frame on the stage
      */
     @GetMapping(path = "/api/reels/{id}/frames/{drawn}.png", produces = MediaType.IMAGE_PNG_VALUE)
     ResponseEntity<byte[]> frame(
             @PathVariable String id,
             @PathVariable String drawn,
             @RequestParam int width,
-            @RequestParam(defaultValue = "") Set<Integer> without) {
+            @RequestParam(defaultValue = "") Set<Integer> without,
+            @RequestParam(defaultValue = "false") boolean now) {
         Ranges.check("width", width, 1, Renders.MAX_WIDTH);
-        return ResponseEntity.ok().cacheControl(UNCHANGING).body(renders.png(id, drawn, width, without));
+        Urgency urgency = now ? Urgency.NOW : Urgency.SEEN;
+        return ResponseEntity.ok().cacheControl(UNCHANGING).body(renders.png(id, drawn, width, without, urgency));
     }
 
     /** What a cut-out shows, alone and upright, where that is called {@code art}, reduced to be at most {@code width} wide. */
@@ -120,9 +132,16 @@ class RenderController {
     @GetMapping("/api/reels/{id}/rhythm")
     RhythmView rhythm(@PathVariable String id) {
         OpenReel open = reels.open(id);
-        Inspection seen = sights.inspect(id, open.revision(), open.reel());
+        Sights.Looked looked = sights.look(open);
+        Inspection seen = looked.inspection();
         Rhythm rhythm = seen.rhythm();
         return new RhythmView(
-                open.revision(), seen.changes(), rhythm.usual(), rhythm.seamRatio(), rhythm.seam(), seen.notices());
+                open.revision(),
+                looked.complete(),
+                seen.changes(),
+                rhythm.usual(),
+                rhythm.seamRatio(),
+                rhythm.seam(),
+                seen.notices());
     }
 }

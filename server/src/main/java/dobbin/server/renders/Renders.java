@@ -23,10 +23,14 @@ import dobbin.reel.Tracks;
 import dobbin.render.Looks;
 import dobbin.render.Pictures;
 import dobbin.render.Renderer;
-import dobbin.server.Settings;
+import dobbin.server.jobs.Jobs;
 import dobbin.server.pictures.PictureLibrary;
 import dobbin.server.reels.Reels;
 import dobbin.server.web.NotFound;
+import dobbin.server.work.Budget;
+import dobbin.server.work.Remembered;
+import dobbin.server.work.Turns;
+import dobbin.server.work.Turns.Urgency;
 import dobbin.slim.Progress;
 import dobbin.slim.Slim;
 import dobbin.still.PngWriter;
@@ -43,6 +47,9 @@ import org.springframework.stereotype.Service;
 @Service
 class Renders {
     static final int MAX_WIDTH = 1600;
+    /** A box is cut from a frame at full size; 20 megapixels take 80 MB. */
+    private static final int MAX_CUT_PIXELS = 20_000_000;
+
     private static final int PREVIEW_COLORS = 128;
     private static final int PREVIEW_SIDE = 256;
 
@@ -50,55 +57,75 @@ class Renders {
     private final Pictures pictures;
     private final PictureLibrary library;
     private final Slim slim;
-    private final Cache<String, byte[]> drawn;
+    private final Turns turns;
+    private final Jobs jobs;
+    private final Remembered<byte[]> drawn;
     /** Which frame of a reel looks like what, by the very reel. */
     private final Cache<Reel, Map<String, Frame>> looks =
             Caffeine.newBuilder().weakKeys().build();
 
-    Renders(Reels reels, Pictures pictures, PictureLibrary library, Slim slim, Settings settings) {
+    Renders(Reels reels, Pictures pictures, PictureLibrary library, Slim slim, Turns turns, Jobs jobs, Budget budget) {
         this.reels = reels;
         this.pictures = pictures;
         this.library = library;
         this.slim = slim;
-        this.drawn = Caffeine.newBuilder()
-                .maximumWeight(settings.renderCache().toBytes())
-                .weigher((String key, byte[] bytes) -> bytes.length)
-                .build();
+        this.turns = turns;
+        this.jobs = jobs;
+        this.drawn = new Remembered<>(budget, Budget.Kept.SEEN, (key, bytes) -> bytes.length);
     }
 
-    byte[] png(String id, String key, int width, Set<Integer> without) {
-        return drawn.get(key + ' ' + width + ' ' + new TreeSet<>(without), missing -> {
-            Raster raster = reels.findNear(
-                            id, reel -> looking(reel, key).map(frame -> draw(without(reel, without), frame, width)))
-                    .orElseThrow(() -> new NotFound("No frame of this reel looks like that any more."));
-            return PngWriter.bytes(raster);
-        });
+    byte[] png(String id, String key, int width, Set<Integer> without, Urgency urgency) {
+        return drawn.get(
+                key + ' ' + width + ' ' + new TreeSet<>(without),
+                () -> turns.call(urgency, () -> {
+                    Raster raster = reels.findNear(
+                                    id,
+                                    reel -> looking(reel, key).map(frame -> draw(without(reel, without), frame, width)))
+                            .orElseThrow(() -> new NotFound("No frame of this reel looks like that any more."));
+                    return PngWriter.bytes(raster);
+                }));
     }
 
     byte[] art(String id, int cutout, String key, int width) {
-        return drawn.get(key + " alone " + width, missing -> {
-            Raster raster = reels.findNear(
-                            id,
-                            reel -> showing(reel, cutout, key).map(each -> {
-                                Cutout shown = cutout(reel, cutout).orElseThrow();
-                                return Renderer.art(reel, shown, each, pictures, scale(shown.art(), width));
-                            }))
-                    .orElseThrow(() -> new NotFound("No cut-out of this reel looks like that any more."));
-            return PngWriter.bytes(raster);
-        });
+        return drawn.get(
+                key + " alone " + width,
+                () -> turns.call(Urgency.SEEN, () -> {
+                    Raster raster = reels.findNear(
+                                    id,
+                                    reel -> showing(reel, cutout, key).map(each -> {
+                                        Cutout shown = cutout(reel, cutout).orElseThrow();
+                                        return Renderer.art(reel, shown, each, pictures, scale(shown.art(), width));
+                                    }))
+                            .orElseThrow(() -> new NotFound("No cut-out of this reel looks like that any more."));
+                    return PngWriter.bytes(raster);
+                }));
     }
 
     /** @param box in pixels of the canvas */
     PictureRef cutting(String id, String key, Bounds box) {
-        Raster raster = reels.findNear(
-                        id,
-                        reel -> looking(reel, key).map(frame -> Renderer.draw(reel, frame, pictures, reel.canvas())))
-                .orElseThrow(() -> new NotFound("No frame of this reel looks like that any more."));
-        Bounds seen = box.within(Bounds.all(raster.size()));
-        if (seen.isEmpty()) {
-            throw new EditRejected("width", "of the box must reach over the canvas");
+        return turns.call(Urgency.NOW, () -> {
+            Raster raster = reels.findNear(
+                            id,
+                            reel -> looking(reel, key)
+                                    .map(frame -> Renderer.draw(reel, frame, pictures, cuttingSize(reel))))
+                    .orElseThrow(() -> new NotFound("No frame of this reel looks like that any more."));
+            Bounds seen = box.within(Bounds.all(raster.size()));
+            if (seen.isEmpty()) {
+                throw new EditRejected("width", "of the box must reach over the canvas");
+            }
+            return library.keep(raster.cut(seen));
+        });
+    }
+
+    private static Size cuttingSize(Reel reel) {
+        Size canvas = reel.canvas();
+        if (canvas.area() > MAX_CUT_PIXELS) {
+            throw new EditRejected(
+                    "width",
+                    "of the canvas is too much to cut from: " + canvas + ", at most " + MAX_CUT_PIXELS / 1_000_000
+                            + " megapixels. Make the canvas smaller first");
         }
-        return library.keep(raster.cut(seen));
+        return canvas;
     }
 
     /** Nothing is kept of it: the next one differs a little. */
@@ -106,7 +133,8 @@ class Renders {
         Frame frame = Frame.of(reel.nextId(), Ranges.MIN_DELAY_MILLIS, Card.blank(""));
         Reel alone = Reel.empty("Draft").withFrames(List.of(frame), reel.nextId() + 1);
         Cutout cutout = Cutout.of(1, "Draft", art, new Key(frame.id(), Pose.at(0, 0), Easing.EVEN));
-        return PngWriter.bytes(Renderer.art(alone, cutout, frame, pictures, scale(art, width)));
+        return turns.call(
+                Urgency.NOW, () -> PngWriter.bytes(Renderer.art(alone, cutout, frame, pictures, scale(art, width))));
     }
 
     /** Lettering and shapes are sharp at any size, so a small one is not made larger than it is. */
@@ -147,11 +175,12 @@ class Renders {
     /** Nothing is kept of it: the next one differs a little. */
     byte[] draft(Reel reel, FrameContent content, int width) {
         Frame frame = Frame.of(reel.nextId(), Ranges.MIN_DELAY_MILLIS, content);
-        return PngWriter.bytes(draw(reel, frame, width));
+        return turns.call(Urgency.NOW, () -> PngWriter.bytes(draw(reel, frame, width)));
     }
 
+    /** Made in the background, in small pieces, since many are asked for when a shelf opens. */
     byte[] preview(String id, String key) {
-        return drawn.get(key, missing -> {
+        return drawn.get(key, () -> {
             Reel reel = reels.findNear(
                             id,
                             each -> Optional.of(each)
@@ -159,8 +188,8 @@ class Renders {
                     .orElseThrow(() -> new NotFound("This reel does not look like that any more."));
             int width = reel.canvas().reducedTo(PREVIEW_SIDE).width();
             Delivery small = new Delivery(width, PREVIEW_COLORS, Dither.SIERRA_LITE, "", Encoding.USUAL);
-            return slim.deliver(reel.withDelivery(small), pictures, Progress.NONE)
-                    .bytes();
+            return jobs.call(() -> slim.deliver(reel.withDelivery(small), pictures, Progress.NONE)
+                    .bytes());
         });
     }
 

@@ -1,12 +1,5 @@
 package dobbin.server.web;
 
-import com.fasterxml.jackson.annotation.JsonSubTypes;
-import com.fasterxml.jackson.annotation.JsonTypeInfo;
-import dobbin.edit.Edit;
-import dobbin.edit.Motion;
-import dobbin.reel.Art;
-import dobbin.reel.Backdrop;
-import dobbin.reel.FrameContent;
 import io.swagger.v3.core.converter.AnnotatedType;
 import io.swagger.v3.core.converter.ModelConverters;
 import io.swagger.v3.oas.models.OpenAPI;
@@ -29,35 +22,29 @@ class OpenApiShape {
     @Bean
     OpenApiCustomizer shapes() {
         return api -> {
-            describeKinds(api, Edit.class, Json.EditShape.class);
-            describeKinds(api, FrameContent.class, Json.ContentShape.class);
-            describeKinds(api, Art.class, Json.ArtShape.class);
-            describeKinds(api, Backdrop.class, Json.BackdropShape.class);
-            describeKinds(api, Motion.class, Json.MotionShape.class);
+            Json.SEALED.forEach(union -> describeKinds(api, union));
             api.getComponents().getSchemas().values().forEach(OpenApiShape::requireAllFields);
             api.setInfo(new Info().title("Dobbin").version("1"));
             api.setServers(null);
         };
     }
 
-    /** @param shape the mix-in that names the kinds of {@code base} */
-    private static void describeKinds(OpenAPI api, Class<?> base, Class<?> shape) {
-        String property = shape.getAnnotation(JsonTypeInfo.class).property();
+    private static void describeKinds(OpenAPI api, Json.Sealed union) {
         ComposedSchema either = new ComposedSchema();
-        Discriminator discriminator = new Discriminator().propertyName(property);
-        for (var kind : shape.getAnnotation(JsonSubTypes.class).value()) {
-            var resolved = ModelConverters.getInstance().resolveAsResolvedSchema(new AnnotatedType(kind.value()));
+        Discriminator discriminator = new Discriminator().propertyName(union.property());
+        for (Class<?> kind : union.kinds()) {
+            var resolved = ModelConverters.getInstance().resolveAsResolvedSchema(new AnnotatedType(kind));
             resolved.referencedSchemas.forEach(api.getComponents()::addSchemas);
-            String name = kind.value().getSimpleName();
+            String name = kind.getSimpleName();
             Schema<?> schema = resolved.schema;
             schema.setTypes(Set.of("object"));
-            schema.addProperty(property, new StringSchema()._enum(List.of(kind.name())));
+            schema.addProperty(union.property(), new StringSchema()._enum(List.of(Json.Sealed.nameOf(kind))));
             api.getComponents().addSchemas(name, schema);
             either.addOneOfItem(new Schema<>().$ref("#/components/schemas/" + name));
-            discriminator.mapping(kind.name(), "#/components/schemas/" + name);
+            discriminator.mapping(Json.Sealed.nameOf(kind), "#/components/schemas/" + name);
         }
         either.setDiscriminator(discriminator);
-        api.getComponents().addSchemas(base.getSimpleName(), either);
+        api.getComponents().addSchemas(union.base().getSimpleName(), either);
     }
 
     /** Nothing of ours is left out of an answer; what may be empty is null and says so. */

@@ -47,12 +47,22 @@ class Problems extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler
+    ProblemDetail outOfMemory(OutOfMemoryError e) {
+        LOG.error("Out of memory", e);
+        return problem(HttpStatus.SERVICE_UNAVAILABLE, "Not enough memory", Failures.sentence(e));
+    }
+
+    @ExceptionHandler
     ProblemDetail unforeseen(Exception e) {
+        if (e instanceof Failures.Explained) {
+            return problem(HttpStatus.UNPROCESSABLE_CONTENT, "Damaged", e.getMessage());
+        }
+        if (Failures.isOfAFullDisk(e)) {
+            LOG.error("The disk is full", e);
+            return problem(HttpStatus.INSUFFICIENT_STORAGE, "The disk is full", Failures.sentence(e));
+        }
         LOG.error("Unforeseen failure", e);
-        return problem(
-                HttpStatus.INTERNAL_SERVER_ERROR,
-                "Something went wrong",
-                "Dobbin failed at this. Nothing was changed; try again, and look at the server's log if it stays.");
+        return problem(HttpStatus.INTERNAL_SERVER_ERROR, "Something went wrong", Failures.sentence(e));
     }
 
     @Override

@@ -76,7 +76,7 @@ class PictureMemoryTest {
             stills.add(new NewStill(String.format("%064x", i), "Sunrise " + i, size, 40));
         }
         Reel reel = Edit.apply(new AddStills(stills, 0), Reel.empty("Memory"));
-        Drawing drawing = (it, frame, delivered) ->
+        Drawing drawing = (it, tracks, frame, delivered) ->
                 sunrise.get(Integer.parseInt(((Still) frame.content()).picture().substring(56), 16));
         new Slim(Runnable::run, Stages.UNTOLD, memory).encode(reel, drawing, Progress.NONE);
         return memory.pictures();

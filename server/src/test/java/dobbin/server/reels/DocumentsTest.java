@@ -1,76 +1,131 @@
 package dobbin.server.reels;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import dobbin.dither.Dithering;
 import dobbin.edit.AddCard;
 import dobbin.edit.AddStills;
 import dobbin.edit.Edit;
 import dobbin.edit.LeaveOut;
 import dobbin.edit.NameRun;
 import dobbin.edit.NewStill;
+import dobbin.edit.SetDelay;
+import dobbin.gif.GifReader;
+import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.reel.Card;
 import dobbin.reel.ContentName;
+import dobbin.reel.Cutout;
 import dobbin.reel.Encoding;
 import dobbin.reel.Fit;
-import dobbin.reel.Frame;
 import dobbin.reel.Reel;
 import dobbin.reel.Still;
+import dobbin.reel.Tracks;
+import dobbin.render.Pictures;
 import dobbin.server.web.Json;
 import dobbin.skerry.DemoFolder;
 import dobbin.skerry.SkerryPoint;
+import dobbin.slim.Progress;
+import dobbin.slim.Slim;
+import dobbin.still.DecodeLimits;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.json.JsonMapper;
 
 class DocumentsTest {
-    private static final String FIRST_VERSION = """
-            {"name":"Tide","canvas":{"width":960,"height":640},"frames":[
-            {"id":1,"delayMillis":100,"still":{"picture":"%1$s","name":"Tide 1.jpg","size":{"width":960,"height":640}}},
-            {"id":4,"delayMillis":700,"still":{"picture":"%1$s","name":"Tide 2.jpg","size":{"width":800,"height":600}}}],
-            "plays":{"times":3},"delivery":{"width":480,"colors":64,"dither":"ERROR","matte":""},
-            "budgetBytes":500000,"nextFrameId":5}""".formatted("a".repeat(64));
-
     private static Documents documents() {
         JsonMapper.Builder builder = JsonMapper.builder();
         new Json().coreShapes().customize(builder);
         return new Documents(builder.build());
     }
 
-    @Test
-    void whatTheFirstVersionStoredIsRead() {
-        Reel reel = documents().read(FIRST_VERSION);
-        Still second = new Still("a".repeat(64), "Tide 2.jpg", new Size(800, 600), Fit.USUAL);
-        assertThat(reel.frames()).hasSize(2).element(1).isEqualTo(Frame.of(4, 700, second));
-        assertThat(reel.nextId()).isEqualTo(5);
-        assertThat(reel.plays().times()).isEqualTo(3);
-        assertThat(reel.runs()).isEmpty();
+    /** As they were stored by the version that had that form, with the demo's reels. */
+    private static byte[] stored(int format) throws IOException {
+        try (InputStream in = DocumentsTest.class.getResourceAsStream("/documents/format-" + format + ".json")) {
+            return in.readAllBytes();
+        }
     }
 
-    @Test
-    void whatTheSecondVersionStoredIsRead() {
-        String second = thirdVersion()
-                .replaceAll("\"(backdrop|border)\":\\{[^}]*\\},", "")
-                .replace("\"cutouts\":[],", "");
-        assertThat(second).doesNotContain("cutouts").doesNotContain("backdrop").doesNotContain("border");
-        assertThat(documents().read(second)).isEqualTo(documents().read(FIRST_VERSION));
-    }
-
-    @Test
-    void whatTheThirdVersionStoredIsRead() {
-        Reel reel = documents().read(thirdVersion());
-        assertThat(reel).isEqualTo(documents().read(FIRST_VERSION));
+    @ParameterizedTest
+    @CsvSource({"1, Last ferry at six", "2, Last ferry at six", "3, The evening crossing", "4, The evening crossing"})
+    void everyFormThatWasEverStoredIsOpenedAndDelivered(int format, String name) throws Exception {
+        Reel reel = documents().read(stored(format));
+        assertThat(reel.name()).isEqualTo(name);
+        assertThat(reel.frames()).isNotEmpty();
         assertThat(reel.delivery().encoding()).isEqualTo(Encoding.USUAL);
-        assertThat(reel.delivery().dithering()).isEqualTo(Dithering.USUAL);
+        assertThat(documents().read(documents().write(reel))).isEqualTo(reel);
+        Pictures gray = (picture, level) -> Raster.filled(new Size(32, 24), 0xFF808080);
+        byte[] file = new Slim(Runnable::run)
+                .deliver(reel.withDelivery(reel.delivery().withWidth(48)), gray, Progress.NONE)
+                .bytes();
+        assertThat(GifReader.open(file, DecodeLimits.USUAL).size().width()).isEqualTo(48);
     }
 
-    /** As it is written today, without the finer settings and with the dither that had no name. */
-    private static String thirdVersion() {
-        String current = documents().write(documents().read(FIRST_VERSION));
-        String third = current.replaceAll(",\"encoding\":\\{[^}]*\\}", "").replace("SIERRA_LITE", "ERROR");
-        assertThat(third).doesNotContain("encoding").contains("\"dither\":\"ERROR\"");
-        return third;
+    @Test
+    void theFirstFormHasRunsCardsAndFitsAsTheyWere() throws Exception {
+        Reel reel = documents().read(stored(1));
+        assertThat(reel.runs()).isEmpty();
+        assertThat(reel.frames()).allSatisfy(frame -> {
+            assertThat(frame.leftOut()).isFalse();
+            assertThat(((Still) frame.content()).fit()).isEqualTo(Fit.USUAL);
+        });
+        assertThat(reel.frames()).isEqualTo(documents().read(stored(2)).frames());
+    }
+
+    @Test
+    void cutOutsOfTheThirdFormAreWhereTheyWereAndShowWhatTheyDid() throws Exception {
+        Reel reel = documents().read(stored(3));
+        Cutout gull = reel.cutouts().stream()
+                .filter(each -> each.name().equals("Gull"))
+                .findFirst()
+                .orElseThrow();
+        Tracks tracks = new Tracks(reel.frames());
+        assertThat(gull.away()).isEmpty();
+        assertThat(IntStream.range(0, 6).mapToObj(i -> tracks.turn(gull, i))).containsExactly(0, 0, 1, 1, 0, 0);
+    }
+
+    @Test
+    void aReelByAnyNameIsWhatItIs() {
+        Reel reel = Reel.empty("\"encoding\" of \"nextFrameId\"");
+        assertThat(documents().read(documents().write(reel))).isEqualTo(reel);
+    }
+
+    @Test
+    void whatALaterVersionStoredIsNotGuessedAt() {
+        byte[] later = "{\"format\":99,\"reel\":{}}".getBytes(StandardCharsets.UTF_8);
+        assertThatThrownBy(() -> documents().read(later))
+                .isInstanceOf(UnreadableDocument.class)
+                .hasMessageContaining("a later version of Dobbin");
+        assertThatThrownBy(() -> documents().read("{\"name\":".getBytes(StandardCharsets.UTF_8)))
+                .isInstanceOf(UnreadableDocument.class)
+                .hasMessageContaining("damaged");
+    }
+
+    @Test
+    void packedDocumentsComeBackAndTakeLittle() {
+        Reel reel = withStills(500);
+        byte[] before = documents().write(reel);
+        byte[] after = documents().write(Edit.apply(new SetDelay(List.of(7), 240), reel));
+        byte[] packed = Packing.pack(after, before);
+        assertThat(Packing.unpack(packed, before)).isEqualTo(after);
+        assertThat(packed).hasSizeLessThan(400);
+        assertThat(Packing.unpack(Packing.pack(before))).isEqualTo(before);
+        packed[packed.length / 2] ^= 4;
+        assertThatThrownBy(() -> Packing.unpack(packed, before)).isInstanceOf(UnreadableDocument.class);
+    }
+
+    private static Reel withStills(int count) {
+        List<NewStill> stills = IntStream.range(0, count)
+                .mapToObj(
+                        i -> new NewStill(ContentName.of("picture " + i), "Tide " + i + ".jpg", new Size(960, 640), 0))
+                .toList();
+        return Edit.apply(new AddStills(stills, 0), Reel.empty("Tide"));
     }
 
     @Test
@@ -92,7 +147,7 @@ class DocumentsTest {
 
     @Test
     void whatIsStoredComesBackTheSame() {
-        Reel reel = documents().read(FIRST_VERSION);
+        Reel reel = withStills(4);
         reel = Edit.apply(new AddCard(Card.blank("9cc3e0"), 1_500, 4), reel);
         reel = Edit.apply(new NameRun(List.of(4, 5), "End"), reel);
         reel = Edit.apply(new LeaveOut(List.of(1), true), reel);

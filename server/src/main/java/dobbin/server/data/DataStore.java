@@ -1,0 +1,104 @@
+package dobbin.server.data;
+
+import dobbin.server.Settings;
+import dobbin.server.web.Refused;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.util.Optional;
+import java.util.concurrent.atomic.AtomicLong;
+import javax.sql.DataSource;
+import org.h2.api.ErrorCode;
+import org.h2.engine.SessionLocal;
+import org.h2.jdbc.JdbcConnection;
+import org.springframework.http.HttpStatus;
+import org.springframework.jdbc.core.ConnectionCallback;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+
+/** The data file as a file: that it has room, that what was answered is on the disk, and that it gives space back. */
+@Component
+public class DataStore {
+    private static final int MB = 1_000_000;
+
+    private final Path folder;
+    private final long reserveBytes;
+    private final JdbcClient jdbc;
+    private final JdbcTemplate template;
+    private final AtomicLong changes = new AtomicLong();
+
+    DataStore(DataSource source, JdbcClient jdbc, Settings settings) {
+        this.folder = Path.of(settings.dataFolder());
+        this.reserveBytes = settings.diskReserve().toBytes();
+        this.jdbc = jdbc;
+        this.template = new JdbcTemplate(source);
+    }
+
+    /**
+     * Asks for room before something is written: a database that runs out of it in the middle has to be opened anew.
+     *
+     * @throws Refused where there is too little
+     */
+    public void needRoom(long bytes) {
+        long wanted = bytes + reserveBytes;
+        try {
+            long free = Files.getFileStore(folder).getUsableSpace();
+            if (free < wanted) {
+                throw new Refused(
+                        HttpStatus.INSUFFICIENT_STORAGE,
+                        "The disk is full: " + free / MB + " MB are free, and this needs " + (wanted / MB + 1)
+                                + " MB. What there is can be seen and played; free some room, then do this again.");
+            }
+        } catch (IOException e) {
+            throw new Refused(
+                    HttpStatus.INSUFFICIENT_STORAGE,
+                    "The data folder cannot be reached. See that its disk is there, then do this again.");
+        }
+    }
+
+    /** Waits until all that was committed is on the disk itself, so that it outlives a power cut. */
+    public void force() {
+        jdbc.sql("CHECKPOINT SYNC").update();
+        changes.incrementAndGet();
+    }
+
+    /** @return counts what was written, to tell whether anything was since */
+    public long changes() {
+        return changes.get();
+    }
+
+    /** @return a sentence on what a failure to open the database means and what to do, where it is one of these */
+    public static Optional<String> whyItCannotBeOpened(Throwable failure) {
+        if (!(failure instanceof SQLException database)) {
+            return Optional.empty();
+        }
+        return switch (database.getErrorCode()) {
+            case ErrorCode.DATABASE_ALREADY_OPEN_1 ->
+                Optional.of(
+                        "The data file is open in another Dobbin. Stop that one, or choose another folder with --data.");
+            case ErrorCode.FILE_CORRUPTED_1,
+                    ErrorCode.IO_EXCEPTION_1,
+                    ErrorCode.IO_EXCEPTION_2,
+                    ErrorCode.GENERAL_ERROR_1 ->
+                Optional.of("The data file is damaged and cannot be opened. Put a backup in its place.");
+            default -> Optional.empty();
+        };
+    }
+
+    /** @param millis about how long it may take; the rest waits for another time */
+    public void compact(int millis) {
+        template.execute((ConnectionCallback<Void>) connection -> {
+            compact(connection, millis);
+            return null;
+        });
+    }
+
+    private static void compact(Connection connection, int millis) throws SQLException {
+        SessionLocal session =
+                (SessionLocal) connection.unwrap(JdbcConnection.class).getSession();
+        session.getDatabase().getStore().getMvStore().compactFile(millis);
+    }
+}

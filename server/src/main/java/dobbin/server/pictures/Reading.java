@@ -1,0 +1,89 @@
+package dobbin.server.pictures;
+
+import dobbin.server.Settings;
+import dobbin.server.web.Refused;
+import dobbin.still.Checkpoint;
+import dobbin.still.UnreadablePicture;
+import jakarta.annotation.PreDestroy;
+import java.time.Duration;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.RejectedExecutionException;
+import java.util.concurrent.atomic.AtomicBoolean;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Component;
+
+/**
+ * Reads files off the request, large ones a few at a time and small ones beside them, each for so long at most. Whoever
+ * asked can give it up.
+ */
+@Component
+class Reading {
+    private static final int AT_A_TIME = Runtime.getRuntime().availableProcessors();
+    private static final int SMALL_BYTES = 1_000_000;
+
+    private final PictureLibrary library;
+    private final Duration most;
+    private final ExecutorService large = Executors.newFixedThreadPool(AT_A_TIME);
+    private final ExecutorService small = Executors.newFixedThreadPool(AT_A_TIME);
+
+    Reading(PictureLibrary library, Settings settings) {
+        this.library = library;
+        this.most = settings.longestReading();
+    }
+
+    /** A file that is being read. */
+    final class UnderWay {
+        private final AtomicBoolean unwanted = new AtomicBoolean();
+        private final CompletableFuture<PictureLibrary.TakenFile> result = new CompletableFuture<>();
+
+        CompletableFuture<PictureLibrary.TakenFile> result() {
+            return result;
+        }
+
+        void giveUp() {
+            unwanted.set(true);
+        }
+
+        private void read(Incoming incoming, String name) {
+            long begun = System.nanoTime();
+            Checkpoint checkpoint = () -> {
+                if (unwanted.get()) {
+                    throw new CancellationException("is not wanted any more");
+                }
+                if (System.nanoTime() - begun > most.toNanos()) {
+                    throw new CancellationException("takes longer than " + most.toSeconds()
+                            + " s to be read. Save it anew, smaller or in another format");
+                }
+            };
+            try (incoming) {
+                checkpoint.check();
+                result.complete(library.take(incoming, name, checkpoint));
+            } catch (CancellationException e) {
+                result.completeExceptionally(new UnreadablePicture(e.getMessage(), e));
+            } catch (UnreadablePicture | RuntimeException | OutOfMemoryError e) {
+                result.completeExceptionally(e);
+            }
+        }
+    }
+
+    /** @param incoming is closed in the end */
+    UnderWay begin(Incoming incoming, String name) {
+        UnderWay reading = new UnderWay();
+        try {
+            (incoming.size() <= SMALL_BYTES ? small : large).execute(() -> reading.read(incoming, name));
+        } catch (RejectedExecutionException e) {
+            incoming.close();
+            throw new Refused(HttpStatus.SERVICE_UNAVAILABLE, "Dobbin is being stopped.");
+        }
+        return reading;
+    }
+
+    @PreDestroy
+    void stop() {
+        large.shutdownNow();
+        small.shutdownNow();
+    }
+}

@@ -1,0 +1,58 @@
+package dobbin.server.reels;
+
+import dobbin.raster.Size;
+import dobbin.reel.Frame;
+import dobbin.reel.Reel;
+import dobbin.render.Looks;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What the shelf shows of a reel, kept beside it, so that a shelf of many reels opens without reading them. */
+@Component
+class Cards {
+    private final JsonMapper json;
+
+    Cards(JsonMapper json) {
+        this.json = json;
+    }
+
+    /**
+     * @param looks the version of the names below
+     * @param frames that play, and {@code millis} how long
+     * @param cover names what the frame in the middle looks like, or null where there is none
+     * @param preview names what the whole loop looks like, or null where no frames play
+     */
+    record Card(int looks, String name, int frames, int millis, Size canvas, String cover, String preview) {
+        static Card of(Reel reel) {
+            List<Frame> loop = reel.loop();
+            boolean empty = loop.isEmpty();
+            return new Card(
+                    Looks.VERSION,
+                    reel.name(),
+                    loop.size(),
+                    Arrays.stream(reel.loopDelaysMillis()).sum(),
+                    reel.canvas(),
+                    empty ? null : Looks.of(reel, loop.get(loop.size() / 2)),
+                    empty ? null : Looks.ofLoop(reel));
+        }
+    }
+
+    String write(Reel reel) {
+        return json.writeValueAsString(Card.of(reel));
+    }
+
+    /** @return the card; empty where there is none, or things have other names by now */
+    Optional<Card> read(String card) {
+        try {
+            return Optional.ofNullable(card)
+                    .map(it -> json.readValue(it, Card.class))
+                    .filter(it -> it.looks == Looks.VERSION);
+        } catch (JacksonException e) {
+            return Optional.empty();
+        }
+    }
+}

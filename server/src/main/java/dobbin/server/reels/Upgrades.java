@@ -1,0 +1,143 @@
+package dobbin.server.reels;
+
+import dobbin.dither.Dithering;
+import dobbin.raster.Size;
+import dobbin.reel.Border;
+import dobbin.reel.Cycle;
+import dobbin.reel.Delivery;
+import dobbin.reel.Encoding;
+import dobbin.reel.Fill;
+import dobbin.reel.Fit;
+import dobbin.reel.Run;
+import java.util.ArrayList;
+import java.util.List;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * Brings stored documents from any form that was ever stored to the form of today, one form at a time.
+ *
+ * <ol>
+ *   <li>stills one after the other
+ *   <li>runs, cards, fits, frames left out
+ *   <li>cut-outs, backdrop, border
+ *   <li>finer settings of the delivery
+ *   <li>a format number; cut-outs that are away from any frames, pictures of cycles kept by frames, a delivered width
+ *       that follows the canvas
+ * </ol>
+ */
+final class Upgrades {
+    static final int CURRENT = 5;
+
+    private final JsonMapper json;
+
+    Upgrades(JsonMapper json) {
+        this.json = json;
+    }
+
+    /** @return the reel in the form of today; may be changed parts of {@code document} */
+    ObjectNode current(JsonNode document) {
+        int format = document.has("format") ? document.get("format").asInt() : unnumbered(document);
+        if (format > CURRENT) {
+            throw new UnreadableDocument(
+                    "This reel was stored by a later version of Dobbin. Start that one to open it.");
+        }
+        ObjectNode reel = (ObjectNode) (document.has("format") ? document.get("reel") : document);
+        if (format < 2) {
+            toSecond(reel);
+        }
+        if (format < 3) {
+            toThird(reel);
+        }
+        if (format < 4) {
+            toFourth(reel);
+        }
+        if (format < 5) {
+            toFifth(reel);
+        }
+        return reel;
+    }
+
+    /** Documents have had a number since the fifth form; those before are told by the fields they have. */
+    private static int unnumbered(JsonNode reel) {
+        if (reel.has("nextFrameId")) {
+            return 1;
+        }
+        if (!reel.has("cutouts")) {
+            return 2;
+        }
+        return reel.get("delivery").has("encoding") ? 4 : 3;
+    }
+
+    private void toSecond(ObjectNode reel) {
+        reel.set("nextId", reel.remove("nextFrameId"));
+        reel.putArray("runs");
+        reel.putArray("dismissed");
+        for (JsonNode each : reel.withArray("frames")) {
+            ObjectNode frame = (ObjectNode) each;
+            ObjectNode still = (ObjectNode) frame.remove("still");
+            still.put("kind", "still");
+            still.set("fit", json.valueToTree(Fit.USUAL));
+            frame.set("content", still);
+            frame.put("leftOut", false);
+            frame.put("run", Run.NONE);
+        }
+    }
+
+    private void toThird(ObjectNode reel) {
+        reel.set("backdrop", json.valueToTree(Fill.NONE));
+        ((ObjectNode) reel.get("backdrop")).put("kind", "fill");
+        reel.putArray("cutouts");
+        reel.set("border", json.valueToTree(Border.NONE));
+    }
+
+    /** Before the finer settings there was one dither, which had no name of its own. */
+    private void toFourth(ObjectNode reel) {
+        ObjectNode delivery = (ObjectNode) reel.get("delivery");
+        if (delivery.get("dither").asString().equals("ERROR")) {
+            delivery.put("dither", Dithering.USUAL.dither().name());
+        }
+        delivery.set("encoding", json.valueToTree(Encoding.USUAL));
+    }
+
+    private void toFifth(ObjectNode reel) {
+        ObjectNode delivery = (ObjectNode) reel.get("delivery");
+        Size canvas = json.treeToValue(reel.get("canvas"), Size.class);
+        if (delivery.get("width").asInt() == Delivery.USUAL.sizeOf(canvas).width()) {
+            delivery.put("width", Delivery.FOLLOWS);
+        }
+        List<Integer> frames = new ArrayList<>();
+        reel.withArray("frames").forEach(frame -> frames.add(frame.get("id").asInt()));
+        reel.withArray("cutouts").forEach(cutout -> toFifth((ObjectNode) cutout, frames));
+    }
+
+    /** A cut-out was there from one frame to another, and pictures went by the places of frames. */
+    private void toFifth(ObjectNode cutout, List<Integer> frames) {
+        int first = frames.indexOf(cutout.remove("firstFrame").asInt());
+        int last = frames.indexOf(cutout.remove("lastFrame").asInt());
+        int from = Math.max(0, last < 0 ? first : Math.min(first, last));
+        int to = last < 0 ? frames.size() - 1 : Math.max(first, last);
+        ArrayNode away = cutout.putArray("away");
+        for (int i = 0; i < frames.size(); i++) {
+            if (i < from || i > to) {
+                away.add(frames.get(i));
+            }
+        }
+        ObjectNode shows = cutout.putObject("shows");
+        ObjectNode art = (ObjectNode) cutout.get("art");
+        String kind = art.get("kind").asString();
+        if (kind.equals("group")) {
+            art.withArray("members").forEach(member -> toFifth((ObjectNode) member, frames));
+        }
+        if (kind.equals("cycle")) {
+            art.put("turns", Cycle.Turns.KEPT.name());
+            int pictures = art.get("pictures").size();
+            for (int i = 0; pictures > 1 && i < frames.size(); i++) {
+                int turn = (i + art.get("offset").asInt()) / art.get("every").asInt() % pictures;
+                shows.put(String.valueOf(frames.get(i)), turn);
+            }
+        }
+    }
+}

@@ -1,0 +1,78 @@
+package dobbin.server.upkeep;
+
+import dobbin.server.Settings;
+import dobbin.server.data.DataStore;
+import dobbin.server.pictures.PictureLibrary;
+import dobbin.server.reels.Reels;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Set;
+import java.util.concurrent.TimeUnit;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+
+/** Sweeps and compacts. Both wait until work pauses; neither is needed for anything to be right. */
+@Component
+class Upkeep {
+    private static final Logger LOG = LoggerFactory.getLogger(Upkeep.class);
+    private static final int LOOK_SECONDS = 10;
+    private static final int COMPACT_MILLIS = 4_000;
+    /** A picture that came in may wait so long for a reel to name it. */
+    private static final Duration UNNAMED_KEPT = Duration.ofDays(1);
+
+    private final DataStore data;
+    private final Reels reels;
+    private final PictureLibrary pictures;
+    private final Settings settings;
+    private long changesSeen;
+    private long changesCompacted;
+
+    Upkeep(DataStore data, Reels reels, PictureLibrary pictures, Settings settings) {
+        this.data = data;
+        this.reels = reels;
+        this.pictures = pictures;
+        this.settings = settings;
+    }
+
+    /** Compacts once there were changes, and then none for a while. */
+    @Scheduled(fixedDelay = LOOK_SECONDS, initialDelay = LOOK_SECONDS, timeUnit = TimeUnit.SECONDS)
+    void compactWhenWorkPauses() {
+        long now = data.changes();
+        boolean paused = now == changesSeen;
+        changesSeen = now;
+        if (!paused || now == changesCompacted) {
+            return;
+        }
+        try {
+            data.compact(COMPACT_MILLIS);
+            changesCompacted = now;
+        } catch (DataAccessException e) {
+            LOG.warn("The data file could not be compacted: {}", e.getMessage());
+        }
+    }
+
+    /** Reels removed long ago go for good, and with them the pictures that nothing names any more. */
+    @Scheduled(fixedDelay = 24, initialDelay = 0, timeUnit = TimeUnit.HOURS)
+    void sweepDaily() {
+        sweep(Instant.now().minus(UNNAMED_KEPT));
+    }
+
+    /** @param came pictures that came before are swept where nothing names them */
+    int sweep(Instant came) {
+        try {
+            List<String> expired = reels.removedBefore(Instant.now().minus(Duration.ofDays(settings.daysRemoved())));
+            if (!expired.isEmpty()) {
+                reels.purge(expired);
+            }
+            Set<String> named = reels.picturesNamed();
+            return pictures.sweep(came, named);
+        } catch (RuntimeException e) {
+            LOG.warn("Nothing was swept", e);
+            return 0;
+        }
+    }
+}
