@@ -55,7 +55,8 @@ class KilledServerTest {
         JsonNode reel = answer(app, "/api/reels", "{\"name\":\"Tide\"}");
         return answer(app, "/api/reels/" + reel.get("id").asString() + "/edits", """
                 {"base":1,"edit":{"type":"addStills","after":0,"stills":[
-                  {"picture":"%s","name":"Tide","size":{"width":60,"height":40},"delayMillis":0}]}}""".formatted(
+                  {"picture":"%s","name":"Tide","size":{"width":60,"height":40},"delayMillis":0,"plays":-1}],
+                  "gathering":""}}""".formatted(
                         taken.get("picture").asString()));
     }
 

@@ -153,8 +153,10 @@ final class MoveBench {
     /** One number of the pose of a cut-out on every frame; cut-outs count from 1. */
     List<Double> track(int column, String field) {
         List<Double> values = new ArrayList<>();
-        for (JsonNode stop : reel().get("tracks").get(column - 1).get("stops")) {
-            values.add(stop.get("pose").get(field).asDouble());
+        JsonNode reel = reel();
+        JsonNode told = reel.get("tracks").get(column - 1).get(field);
+        for (int i = 0; i < reel.get("frames").size(); i++) {
+            values.add(told.get(told.size() == 1 ? 0 : i).asDouble());
         }
         return values;
     }

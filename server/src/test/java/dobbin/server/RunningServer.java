@@ -19,6 +19,7 @@ import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.util.FileSystemUtils;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -67,6 +68,16 @@ final class RunningServer implements BeforeAllCallback, AfterAllCallback {
         String detail() {
             return json.get("detail").asString();
         }
+    }
+
+    /** What the application is made of, for what cannot be done over HTTP: damage, and the passing of days. */
+    <T> T bean(Class<T> type) {
+        return context.getBean(type);
+    }
+
+    /** Changes the database behind the application's back. */
+    int sql(String statement) {
+        return bean(JdbcTemplate.class).update(statement);
     }
 
     URI address(String path) {

@@ -43,9 +43,11 @@ class ReelStore {
     private static final String SET_CARD = "UPDATE reel SET card = :card WHERE id = :id";
     private static final String REMOVE = "UPDATE reel SET removed_at = :now WHERE id = :id AND removed_at IS NULL";
     private static final String RESTORE = "UPDATE reel SET removed_at = NULL WHERE id = :id";
+    private static final String IF_REMOVED =
+            " AND EXISTS (SELECT 1 FROM reel WHERE id = :id AND removed_at IS NOT NULL)";
     private static final List<String> PURGE = List.of(
-            "DELETE FROM delivery WHERE reel = :id",
-            "DELETE FROM step WHERE reel = :id",
+            "DELETE FROM delivery WHERE reel = :id" + IF_REMOVED,
+            "DELETE FROM step WHERE reel = :id" + IF_REMOVED,
             "DELETE FROM reel WHERE id = :id AND removed_at IS NOT NULL");
 
     private static final String SELECT_STEPS = """
@@ -226,7 +228,7 @@ class ReelStore {
         return jdbc.sql(RESTORE).param("id", id).update() == 1;
     }
 
-    /** Removes for good one that was removed: its history and deliveries with it. */
+    /** Removes for good one that was removed, its history and deliveries with it; one on the shelf stays as it is. */
     void purge(String id) {
         PURGE.forEach(sql -> jdbc.sql(sql).param("id", id).update());
     }

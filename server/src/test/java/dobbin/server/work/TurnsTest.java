@@ -1,0 +1,65 @@
+package dobbin.server.work;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.concurrent.CountDownLatch;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+
+class TurnsTest {
+    private final Turns turns = new Turns();
+
+    @AfterEach
+    void stop() {
+        turns.stop();
+    }
+
+    @Test
+    void whatIsWaitedForComesFirstAndOneAfterAnotherOtherwise() throws Exception {
+        int threads = Runtime.getRuntime().availableProcessors();
+        CountDownLatch busy = new CountDownLatch(threads);
+        CountDownLatch free = new CountDownLatch(1);
+        for (int i = 0; i < threads; i++) {
+            turns.at(Turns.Urgency.LATER).execute(() -> {
+                busy.countDown();
+                await(free);
+            });
+        }
+        busy.await();
+        List<String> order = Collections.synchronizedList(new ArrayList<>());
+        CountDownLatch done = new CountDownLatch(4);
+        for (String piece : List.of("LATER 1", "LATER 2", "SEEN", "NOW")) {
+            turns.at(Turns.Urgency.valueOf(piece.split(" ")[0])).execute(() -> {
+                synchronized (order) {
+                    order.add(piece);
+                }
+                done.countDown();
+            });
+        }
+        free.countDown();
+        done.await();
+        assertThat(order.indexOf("NOW")).isLessThan(order.indexOf("LATER 1"));
+        assertThat(order.indexOf("SEEN")).isLessThan(order.indexOf("LATER 2"));
+    }
+
+    @Test
+    void aFailureReachesWhoeverAsked() {
+        assertThatThrownBy(() -> turns.call(Turns.Urgency.NOW, () -> {
+                    throw new IllegalStateException("no such frame");
+                }))
+                .isInstanceOf(IllegalStateException.class)
+                .hasMessage("no such frame");
+    }
+
+    private static void await(CountDownLatch latch) {
+        try {
+            latch.await();
+        } catch (InterruptedException e) {
+            throw new AssertionError("Interrupted", e);
+        }
+    }
+}
