@@ -12,9 +12,7 @@ import dobbin.slim.Delivered;
 import dobbin.slim.Progress;
 import dobbin.slim.Slim;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
@@ -51,8 +49,11 @@ final class Make implements Callable<Integer> {
     @Option(names = "--width", paramLabel = "PX", description = "1 to 1600 (the stills' own to 800, else 480)")
     private Integer width;
 
-    @Option(names = "--plays", paramLabel = "forever|N", description = "how often viewers play it (forever)")
-    private String plays = "forever";
+    @Option(
+            names = "--plays",
+            paramLabel = "forever|N",
+            description = "how often viewers play it (forever, or what a GIF that comes first says)")
+    private String plays;
 
     @Option(names = "--scale", paramLabel = "PERCENT", description = "of the stills' own width, instead of --width")
     private Double scalePercent;
@@ -98,7 +99,9 @@ final class Make implements Callable<Integer> {
         if (crop != null && crop.length != 4) {
             throw new EditRejected("--crop", "takes four numbers: left, top, width and height");
         }
-        StillsFolder stills = StillsFolder.read(folder, crop, spec.commandLine().getErr());
+        OutFile file = OutFile.gif(out);
+        StillsFolder stills =
+                StillsFolder.read(folder, file, crop, spec.commandLine().getErr());
         if (stills.stills().isEmpty()) {
             throw new EditRejected(folder.toString(), "holds no picture that can be read");
         }
@@ -112,7 +115,7 @@ final class Make implements Callable<Integer> {
             delivered = slim.deliver(reel, stills.pictures(), Progress.NONE);
             readings.add(meter.read());
         }
-        write(delivered.bytes());
+        file.write(delivered.bytes());
         if (report) {
             FrameReport.print(delivered, spec.commandLine().getErr());
         }
@@ -143,7 +146,9 @@ final class Make implements Callable<Integer> {
             var all = reel.frames().stream().map(Frame::id).toList();
             reel = Edit.apply(new SetDelay(all, delayMillis), reel);
         }
-        reel = Edit.apply(new SetPlays(playsAsNumber()), reel);
+        if (plays != null) {
+            reel = Edit.apply(new SetPlays(playsAsNumber()), reel);
+        }
         return Edit.apply(encoding.at(width(reel), reel.delivery()), reel);
     }
 
@@ -170,13 +175,6 @@ final class Make implements Callable<Integer> {
             // Refused below, like a number that is too small.
         }
         throw new EditRejected("--plays", "must be forever or a number from 1 to 1,000, not " + plays);
-    }
-
-    /** Whole or not at all: a script must not find half a file. */
-    private void write(byte[] bytes) throws IOException {
-        Path part = out.resolveSibling(out.getFileName() + ".part");
-        Files.write(part, bytes);
-        Files.move(part, out, StandardCopyOption.REPLACE_EXISTING);
     }
 
     /** @return to a tenth */

@@ -38,20 +38,24 @@ final class StillsFolder {
     }
 
     static StillsFolder read(Path folder, PrintWriter problems) throws IOException {
-        return read(folder, null, problems);
+        return read(folder, null, null, problems);
     }
 
     /**
      * Reads what is a picture; says on {@code problems}, a line each, which files are none.
      *
+     * @param out the file that is written in the end, which is no input though it may lie there; null for none
      * @param crop left, top, width and height of the part that is used, or null for all
      */
-    static StillsFolder read(Path folder, int[] crop, PrintWriter problems) throws IOException {
+    static StillsFolder read(Path folder, OutFile out, int[] crop, PrintWriter problems) throws IOException {
         if (!Files.isDirectory(folder)) {
             throw new NotDirectoryException(folder + " is not a folder");
         }
         StillsFolder read = new StillsFolder(crop);
         for (Path file : filesOf(folder)) {
+            if (out != null && out.is(file)) {
+                continue;
+            }
             try {
                 read.add(file, problems);
             } catch (UnreadablePicture e) {

@@ -13,6 +13,8 @@ import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -169,6 +171,59 @@ class CommandsTest {
         assertRefused("--crop does not lie within “Tide 2.png”, which is 30 × 20", "--crop", "20,0,20,20");
         assertRefused("--scale cannot be given together with --width", "--scale", "50", "--width", "10");
         assertThat(gif).doesNotExist();
+    }
+
+    @Test
+    void aNameThatMeansAnotherKindOfFileIsRefused() throws Exception {
+        for (String name : List.of("loop.png", "loop.zip", "loop")) {
+            Said refused = said("make", stills.toString(), folder.resolve(name).toString());
+            assertThat(refused.status).isEqualTo(2);
+            assertThat(refused.err).contains("must end in .gif");
+            assertThat(folder.resolve(name)).doesNotExist();
+        }
+    }
+
+    @Test
+    void aLinkIsWrittenThroughAndNothingElseIsTouched() throws Exception {
+        Path real = folder.resolve("real.gif");
+        Path link = Files.createSymbolicLink(folder.resolve("link.gif"), Path.of("real.gif"));
+        Path part = Files.writeString(folder.resolve("link.gif.part"), "somebody's");
+        assertThat(said("make", stills.toString(), link.toString()).status).isZero();
+        assertThat(link).isSymbolicLink();
+        assertThat(Files.readAllBytes(real)).startsWith('G', 'I', 'F');
+        assertThat(part).hasContent("somebody's");
+        try (Stream<Path> files = Files.list(folder)) {
+            assertThat(files.filter(file -> file.toString().endsWith(".part"))).containsExactly(part);
+        }
+        Path device = Files.createDirectory(folder.resolve("folder.gif"));
+        Said refused = said("make", stills.toString(), device.toString());
+        assertThat(refused.status).isEqualTo(2);
+        assertThat(refused.err).contains("is no ordinary file");
+    }
+
+    @Test
+    void whatIsWrittenIsNoInputTheNextTime() throws Exception {
+        Path inside = stills.resolve("Tide.gif");
+        String first = said("make", stills.toString(), inside.toString()).out;
+        String second = said("make", stills.toString(), inside.toString()).out;
+        assertThat(JsonMapper.shared().readTree(second).get("frames").asInt())
+                .isEqualTo(JsonMapper.shared().readTree(first).get("frames").asInt())
+                .isEqualTo(3);
+    }
+
+    @Test
+    void unpackingAgainLeavesNoOlderFrames() throws Exception {
+        Path unpacked = folder.resolve("unpacked");
+        said("make", stills.toString(), gif.toString());
+        said("unpack", gif.toString(), unpacked.toString());
+        Files.delete(stills.resolve("Tide 10.png"));
+        said("make", stills.toString(), gif.toString());
+        assertThat(said("unpack", gif.toString(), unpacked.toString()).status).isZero();
+        assertThat(unpacked.resolve("frame-0002.png")).exists();
+        assertThat(unpacked.resolve("frame-0003.png")).doesNotExist();
+        Path foreign = Files.createDirectory(folder.resolve("foreign"));
+        Files.copy(unpacked.resolve("frame-0001.png"), foreign.resolve("frame-0001.png"));
+        assertThat(said("unpack", gif.toString(), foreign.toString()).err).contains("were not unpacked here");
     }
 
     @Test

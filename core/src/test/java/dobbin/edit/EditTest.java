@@ -85,6 +85,28 @@ class EditTest {
     }
 
     @Test
+    void playsAreKeptWhereAnAnimationIsTheFirstThingInAReel() {
+        NewStill light = animated("a".repeat(64), 80).playing(3);
+        Reel first = Edit.apply(new AddStills(List.of(light, still("z", USUAL)), 0), Reel.empty("Light"));
+        assertThat(first.plays()).isEqualTo(new Plays(3));
+        assertThat(Edit.apply(new AddStills(List.of(light), 0), reel(2)).plays())
+                .isEqualTo(Plays.FOREVER);
+        Reel named = Edit.apply(new AddStills(List.of(light, still("a", USUAL)), 0), Reel.empty("Light"));
+        assertThat(named.plays()).as("a still comes before it").isEqualTo(Plays.FOREVER);
+    }
+
+    @Test
+    void stillsOfOneGatheringGoOnHoweverLate() {
+        AddStills first = new AddStills(List.of(still("a", USUAL)), 0, "one");
+        assertThat(new AddStills(List.of(still("b", USUAL)), 1, "one").continues(first))
+                .isTrue();
+        assertThat(new AddStills(List.of(still("b", USUAL)), 1, "two").continues(first))
+                .isFalse();
+        assertThat(new AddStills(List.of(still("b", USUAL)), 1).continues(new AddStills(List.of(still("a", USUAL)), 0)))
+                .isFalse();
+    }
+
+    @Test
     void laterStillsLeaveTheCanvasAlone() {
         Reel reel = Edit.apply(new AddStills(List.of(still("a", new Size(10, 10))), 1), reel(3));
         assertThat(reel.canvas()).isEqualTo(USUAL);

@@ -103,6 +103,14 @@ class GifReaderTest {
         assertThat(read()).extracting(each -> each.pixel(0, 0)).containsExactly(0xFF00FF00, RED);
     }
 
+    /** As Chromium shows it. */
+    @Test
+    void aFileWithoutAnyColorTableIsBlack() throws Exception {
+        bytes('G', 'I', 'F', '8', '9', 'a', 2, 0, 1, 0, 0, 0, 0);
+        image(0, 0, 2, 1, 0, 0, 1);
+        assertThat(read().get(0).argb()).containsExactly(0xFF000000, 0xFF000000);
+    }
+
     @Test
     void anIndexThatNoTableHasIsNotDrawnAndNoHoleEither() throws Exception {
         screen(2, 1);

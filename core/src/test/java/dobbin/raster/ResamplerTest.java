@@ -12,6 +12,31 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class ResamplerTest {
     @Test
+    void rowsThatAreReadOneByOneGiveTheSamePixels() {
+        Size size = new Size(37, 23);
+        int[] argb = new java.util.Random(4).ints(size.area()).toArray();
+        Raster source = Raster.of(size, argb);
+        PixelRows rows = new PixelRows() {
+            @Override
+            public Size size() {
+                return size;
+            }
+
+            @Override
+            public boolean isOpaque() {
+                return false;
+            }
+
+            @Override
+            public void read(int y, int[] row) {
+                System.arraycopy(argb, y * row.length, row, 0, row.length);
+            }
+        };
+        assertThat(Resampler.resize(rows, new Size(11, 7))).isEqualTo(Resampler.resize(source, new Size(11, 7)));
+        assertThat(Resampler.resize(rows, size)).isEqualTo(source);
+    }
+
+    @Test
     void sameSizeIsTheSameRaster() {
         Raster raster = Raster.filled(new Size(7, 5), 0xFF102030);
         assertThat(Resampler.resize(raster, new Size(7, 5))).isSameAs(raster);

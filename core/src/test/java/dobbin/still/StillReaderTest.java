@@ -5,14 +5,24 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
+import java.awt.color.ColorSpace;
 import java.awt.image.BufferedImage;
+import java.awt.image.ComponentColorModel;
+import java.awt.image.DataBuffer;
 import java.io.ByteArrayOutputStream;
 import java.io.DataOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
+import java.util.concurrent.CancellationException;
 import java.util.zip.CRC32;
+import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
+import javax.imageio.ImageWriteParam;
+import javax.imageio.ImageWriter;
+import javax.imageio.stream.ImageOutputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -49,6 +59,106 @@ class StillReaderTest {
         assertThat(read.size()).isEqualTo(new Size(32, 64));
         assertThat(read.raster().pixel(16, 4) & 0xFF).isGreaterThan(240);
         assertThat(read.raster().pixel(16, 60) & 0xFF).isLessThan(15);
+    }
+
+    /** Of the class loader of the thread that asks first, nothing depends. */
+    @Test
+    void readersAreThereWhicheverThreadAsks() throws Exception {
+        byte[] file = written(new BufferedImage(64, 32, BufferedImage.TYPE_INT_RGB), "jpg");
+        Thread plain = new Thread(() -> {
+            try {
+                assertThat(StillReader.read(file, DecodeLimits.USUAL).size()).isEqualTo(new Size(64, 32));
+            } catch (UnreadablePicture e) {
+                throw new AssertionError(e);
+            }
+        });
+        List<Throwable> failures = new ArrayList<>();
+        plain.setContextClassLoader(ClassLoader.getPlatformClassLoader());
+        plain.setUncaughtExceptionHandler((thread, failure) -> failures.add(failure));
+        plain.start();
+        plain.join();
+        assertThat(failures).isEmpty();
+    }
+
+    @Test
+    void readingCanBeEndedAtAnyRow() throws Exception {
+        byte[] file = written(new BufferedImage(64, 3200, BufferedImage.TYPE_INT_RGB), "png");
+        int[] asked = {0};
+        assertThatThrownBy(() -> StillReader.read(file, DecodeLimits.USUAL, () -> {
+                    if (asked[0]++ == 1_000) {
+                        throw new CancellationException("takes too long");
+                    }
+                }))
+                .isInstanceOf(CancellationException.class)
+                .hasMessage("takes too long");
+    }
+
+    /** Progressive, and its last scan again and again: each is work for the whole picture, and takes a few bytes. */
+    @Test
+    void aJpegOfThousandsOfScansCanBeEnded() throws Exception {
+        byte[] file = withManyScans(progressive(new BufferedImage(800, 800, BufferedImage.TYPE_INT_RGB)), 2_000);
+        int[] asked = {0};
+        assertThatThrownBy(() -> StillReader.read(file, DecodeLimits.USUAL, () -> {
+                    if (asked[0]++ == 40) {
+                        throw new CancellationException("takes too long");
+                    }
+                }))
+                .isInstanceOf(CancellationException.class);
+    }
+
+    private static byte[] progressive(BufferedImage image) throws IOException {
+        ImageWriter writer = ImageIO.getImageWritersByFormatName("jpeg").next();
+        ImageWriteParam how = writer.getDefaultWriteParam();
+        how.setProgressiveMode(ImageWriteParam.MODE_DEFAULT);
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (ImageOutputStream stream = ImageIO.createImageOutputStream(out)) {
+            writer.setOutput(stream);
+            writer.write(null, new IIOImage(image, null, null), how);
+        }
+        writer.dispose();
+        return out.toByteArray();
+    }
+
+    private static byte[] withManyScans(byte[] jpeg, int times) {
+        int last = jpeg.length - 2;
+        while ((jpeg[last] & 0xFF) != 0xFF || (jpeg[last + 1] & 0xFF) != 0xDA) {
+            last--;
+        }
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        out.write(jpeg, 0, last);
+        for (int i = 0; i < times; i++) {
+            out.write(jpeg, last, jpeg.length - 2 - last);
+        }
+        out.writeBytes(new byte[] {(byte) 0xFF, (byte) 0xD9});
+        return out.toByteArray();
+    }
+
+    @Test
+    void aSideThatIsTooLongIsSaid() throws Exception {
+        byte[] panorama = written(new BufferedImage(30_001, 2, BufferedImage.TYPE_BYTE_GRAY), "png");
+        assertThatThrownBy(() -> StillReader.read(panorama, DecodeLimits.USUAL))
+                .isInstanceOf(UnreadablePicture.class)
+                .hasMessageStartingWith("is 30001 × 2 pixels; a side may have at most 30000");
+    }
+
+    @Test
+    void sixteenBitsAChannelAreReadAndCounted() throws Exception {
+        BufferedImage deep = new BufferedImage(
+                new ComponentColorModel(
+                        ColorSpace.getInstance(ColorSpace.CS_sRGB), false, false, 1, DataBuffer.TYPE_USHORT),
+                java.awt.image.Raster.createInterleavedRaster(DataBuffer.TYPE_USHORT, 40, 20, 3, null),
+                false,
+                null);
+        byte[] file = written(deep, "png");
+        assertThat(StillReader.read(file, DecodeLimits.USUAL).raster())
+                .isEqualTo(Raster.filled(new Size(40, 20), 0xFF000000));
+        assertThat(StillReader.head(file, DecodeLimits.USUAL).bytes()
+                        - StillReader.head(
+                                        written(new BufferedImage(40, 20, BufferedImage.TYPE_3BYTE_BGR), "png"),
+                                        DecodeLimits.USUAL)
+                                .bytes())
+                .as("three bytes a pixel more")
+                .isEqualTo(3 * 800);
     }
 
     @Test

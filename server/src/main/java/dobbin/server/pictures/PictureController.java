@@ -123,7 +123,9 @@ class PictureController {
         if (failure instanceof UnreadablePicture) {
             return failure.getMessage() + ".";
         }
-        LOG.error("Reading failed", failure);
+        if (!(failure instanceof Refused)) {
+            LOG.error("Reading failed", failure);
+        }
         return "was not read. " + Failures.sentence(failure);
     }
 
