@@ -34,6 +34,9 @@ public class DobbinServer {
     public static void main(String[] args) {
         try {
             start(args);
+        } catch (SpringApplication.AbandonedRunException e) {
+            // Thrown to end a run on purpose, as at build time.
+            throw e;
         } catch (RuntimeException e) {
             System.err.println(sentence(e));
             System.exit(CANNOT_START);
