@@ -1,4 +1,5 @@
 import { answer, api } from '@/api/client'
+import { Problem } from '@/api/problem'
 import type { Edit, NewStill, ReelView } from '@/api/types'
 import { router } from '@/app/router'
 import { useReel } from '@/reel/store'
@@ -20,7 +21,8 @@ export class Arriving {
   private added: number[] = []
   private turn: Promise<void> = Promise.resolve()
   private timer: number | undefined
-  private stopped = false
+  /** The reel as it was last answered; what others did since is no harm. */
+  private told: ReelView | null = null
 
   /** @param reel to put them into, or null for a new one; @param last the frame the next ones go after, 0 for before all */
   constructor(
@@ -64,42 +66,52 @@ export class Arriving {
     }
     if (stills.length > 0) {
       this.turn = this.turn.then(() => this.add(stills))
+      // Whoever waits for all hears of a failure; until then it is nobody's.
+      this.turn.catch(() => undefined)
     }
   }
 
   private async add(stills: NewStill[]): Promise<void> {
-    if (this.stopped) {
+    if (this.reel === null) {
+      await this.begin(stills)
       return
     }
-    const store = useReel()
-    const edit: Edit = { type: 'addStills', stills, after: this.last, gathering: this.gathering }
-    if (this.reel === null) {
-      await this.begin(edit)
-    } else if (store.reel?.id === this.reel) {
-      const here = store.ids
-      // Where the frame they go after was removed meanwhile, they go to the end.
-      const after = this.last === 0 || here.includes(this.last) ? this.last : (here.at(-1) ?? 0)
-      if (await store.dispatch({ ...edit, after })) {
-        this.note(here, store.ids)
-        useSelection().of(this.added)
-      } else {
-        this.stopped = true
+    const before = this.told ?? (await this.asked(this.reel))
+    let told
+    try {
+      told = await this.edited(before, stills, this.last)
+    } catch (failure) {
+      if (!(failure instanceof Problem) || this.last === 0) {
+        throw failure
       }
-    } else {
-      const path = { id: this.reel }
-      const before = await answer(api.GET('/api/reels/{id}', { params: { path } }))
-      const after = await answer(api.POST('/api/reels/{id}/edits', { params: { path }, body: { base: before.revision, edit } }))
-      this.note(idsOf(before), idsOf(after))
+      // The frame they go after was removed meanwhile: they go to the end.
+      const now = await this.asked(this.reel)
+      told = await this.edited(now, stills, idsOf(now).at(-1) ?? 0)
+    }
+    this.note(before, told)
+    const store = useReel()
+    if (store.reel?.id === this.reel) {
+      store.take(told)
+      useSelection().of(this.added)
     }
   }
 
+  private asked(id: string): Promise<ReelView> {
+    return answer(api.GET('/api/reels/{id}', { params: { path: { id } } }))
+  }
+
+  private edited(reel: ReelView, stills: NewStill[], after: number): Promise<ReelView> {
+    const edit: Edit = { type: 'addStills', stills, after, gathering: this.gathering }
+    const path = { id: reel.id }
+    return answer(api.POST('/api/reels/{id}/edits', { params: { path }, body: { base: reel.revision, edit } }))
+  }
+
   /** A new reel with its first frames, or none at all. */
-  private async begin(edit: Edit): Promise<void> {
+  private async begin(stills: NewStill[]): Promise<void> {
     const made = await answer(api.POST('/api/reels', { body: { name: nameFor(this.files) } }))
     const path = { id: made.id }
     try {
-      const filled = await answer(api.POST('/api/reels/{id}/edits', { params: { path }, body: { base: made.revision, edit } }))
-      this.note([], idsOf(filled))
+      this.note(made, await this.edited(made, stills, 0))
     } catch (failure) {
       await answer(api.DELETE('/api/reels/{id}', { params: { path } }))
       await answer(api.DELETE('/api/removed/{id}', { params: { path } }))
@@ -109,9 +121,10 @@ export class Arriving {
     await router.push({ name: 'sheet', params: path })
   }
 
-  private note(before: number[], after: number[]): void {
-    const known = new Set(before)
-    const fresh = after.filter((id) => !known.has(id))
+  private note(before: ReelView, told: ReelView): void {
+    const known = new Set(idsOf(before))
+    const fresh = idsOf(told).filter((id) => !known.has(id) && !this.added.includes(id))
+    this.told = told
     this.added = [...this.added, ...fresh]
     this.last = fresh.at(-1) ?? this.last
   }

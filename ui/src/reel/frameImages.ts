@@ -55,6 +55,8 @@ export function useFrameImages(
     loading.add(drawn)
     const image = new Image()
     const waitedFor = drawn === toValue(wanted)[toValue(from)]
+    // A browser has few connections: what is waited for goes before what will be.
+    image.fetchPriority = waitedFor ? 'high' : 'low'
     image.src = (waitedFor ? frameNowUrl : frameUrl)(id, drawn, toValue(width))
     try {
       await image.decode()

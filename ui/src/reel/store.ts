@@ -209,5 +209,5 @@ export const useReel = defineStore('reel', () => {
     }
   }
 
-  return { reel, frames, ids, weight, rhythm, job, saving, open, close, dispatch, together, weighAgain, undo, redo, goToStep }
+  return { reel, frames, ids, weight, rhythm, job, saving, open, close, take, dispatch, together, weighAgain, undo, redo, goToStep }
 })

@@ -7,7 +7,7 @@ import { say, sayProblem } from '@/app/messages'
 import { framesText } from '@/parts/format'
 
 /** Reels that were taken off the shelf, and can be put back until they are emptied out. */
-const props = defineProps<{ reels: ReelCard[] }>()
+const props = defineProps<{ reels: ReelCard[]; days: number }>()
 const emit = defineEmits<{ changed: []; restore: [id: string] }>()
 
 const WHEN = new Intl.DateTimeFormat('en', { dateStyle: 'medium' })
@@ -45,7 +45,7 @@ async function purge(card: ReelCard): Promise<void> {
         <b>Removed</b> <span class="quiet">{{ reels.length }}</span>
       </button>
       <template v-if="open">
-        <span class="quiet note">Each goes for good 30 days after it was removed.</span>
+        <span class="quiet note">Each goes for good {{ days }} days after it was removed.</span>
         <v-btn v-if="!sure" size="small" variant="outlined" @click="sure = true">Empty it</v-btn>
         <v-btn v-else size="small" variant="flat" color="primary" @click="empty" @blur="sure = false">Remove all for good</v-btn>
       </template>

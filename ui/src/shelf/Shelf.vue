@@ -16,6 +16,8 @@ const PAGE = 60
 
 const shelf = shallowRef<Shelf | null>(null)
 const removed = shallowRef<ReelCard[]>([])
+/** How long they are kept. */
+const days = ref(30)
 const reels = computed(() => shelf.value?.reels ?? null)
 const problem = ref('')
 const fileDrop = useFileDrop((files) => void gatherInto(files, null, 0))
@@ -25,7 +27,9 @@ async function load(): Promise<void> {
   try {
     const count = Math.max(PAGE, shelf.value?.reels.length ?? 0)
     shelf.value = await answer(api.GET('/api/reels', { params: { query: { from: 0, count: Math.min(200, count) } } }))
-    removed.value = await answer(api.GET('/api/removed'))
+    const kept = await answer(api.GET('/api/removed'))
+    removed.value = kept.reels
+    days.value = kept.days
   } catch (failure) {
     problem.value = sentenceFor(failure)
   }
@@ -101,7 +105,7 @@ onMounted(() => {
         </p>
       </section>
       <p v-else class="quiet">The shelf is empty. What you begin stays here, saved with every change.</p>
-      <removed-drawer v-if="removed.length > 0" :reels="removed" @changed="load" @restore="restore" />
+      <removed-drawer v-if="removed.length > 0" :reels="removed" :days="days" @changed="load" @restore="restore" />
     </main>
   </div>
 </template>

@@ -29,7 +29,7 @@ const tags = computed(() => tagsFor(props.frame, props.canvas))
   <div class="card" role="option" :data-frame="frame.id" :aria-selected="selected"
     :class="{ selected, showing, lifted, out: frame.leftOut }">
     <div class="picture checker" :style="{ height: `${pictureHeight}px` }">
-      <img :src="frameUrl(reel, frame.drawn, PICTURE_WIDTH)" alt="" draggable="false" decoding="async" :title="frame.name" />
+      <img :src="frameUrl(reel, frame.drawn, PICTURE_WIDTH)" alt="" draggable="false" decoding="async" fetchpriority="low" :title="frame.name" />
       <svg v-if="selected" class="tick" viewBox="0 0 24 24" aria-hidden="true"><path :d="mdiCheckBold" /></svg>
       <span v-if="tags.length" class="tags">
         <span v-for="tag in tags.slice(0, 2)" :key="tag.text" class="tag" :class="tag.tone" :title="tag.why">{{ tag.text

@@ -100,7 +100,7 @@ final class StillsFolder {
         });
         opened.plays()
                 .ifPresent(plays -> stills.subList(first, stills.size()).replaceAll(still -> still.playing(plays)));
-        FileOpener.noteOn(bytes, name).ifPresent(note -> problems.println("note: “" + name + "” " + note));
+        FileOpener.notesOn(bytes, name).forEach(note -> problems.println("note: “" + name + "” " + note));
         opened.notes().forEach(note -> problems.println("note: “" + name + "” " + note));
     }
 

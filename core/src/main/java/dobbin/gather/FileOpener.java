@@ -51,20 +51,24 @@ public final class FileOpener {
         }
         var still = StillReader.read(file, limits, checkpoint);
         sink.take(new Gathered(still.raster(), still.size(), 0));
-        return new Opened(
-                OptionalInt.empty(),
-                Animations.isOneOf(file)
-                        ? List.of("is an animation; only its first picture was read. Save it as a GIF to bring in all")
-                        : List.of());
+        return new Opened(OptionalInt.empty(), List.of());
     }
 
-    /** @return what the person who brought the file should know of its name, if anything: a clause to follow it */
-    public static Optional<String> noteOn(byte[] file, String name) {
-        FileKind kind = FileKind.of(file);
+    /**
+     * @param head the file, or its first 64 KB
+     * @return what the person who brought it should know: clauses to follow its name
+     */
+    public static List<String> notesOn(byte[] head, String name) {
+        List<String> notes = new ArrayList<>();
+        FileKind kind = FileKind.of(head);
         FileKind promised = FileKind.promisedBy(name);
-        return promised == kind || promised == FileKind.OTHER || kind == FileKind.OTHER
-                ? Optional.empty()
-                : Optional.of("is a " + kind + " file by another name; it was read as that");
+        if (promised != kind && promised != FileKind.OTHER && kind != FileKind.OTHER) {
+            notes.add("is a " + kind + " file by another name; it was read as that");
+        }
+        if (Animations.isOneOf(head)) {
+            notes.add("is an animation; only its first picture was read. Save it as a GIF to bring in all");
+        }
+        return notes;
     }
 
     private static <E extends Exception> Opened openAnimation(

@@ -6,64 +6,100 @@ import dobbin.reel.Cutout;
 import dobbin.reel.Fill;
 import dobbin.reel.Frame;
 import dobbin.reel.FrameContent;
+import dobbin.reel.Group;
+import dobbin.reel.Pose;
 import dobbin.reel.Reel;
 import dobbin.reel.Shape;
 import dobbin.reel.Still;
 import dobbin.reel.Tracks;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 
 /**
- * Short names for what things look like, made of all they depend on: equal names, equal pictures. They make addresses
- * that never change. The word each begins with changes when the way of drawing or writing does.
+ * Short names for what things of one reel look like, made of all they depend on: equal names, equal pictures. They make
+ * addresses that never change. The word each begins with changes when the way of drawing or writing does. May be asked by
+ * several threads at once, and remembers the names.
  */
 public final class Looks {
     /** Changes with the way of drawing, and so with every name. */
-    public static final int VERSION = 4;
+    public static final int VERSION = 5;
 
     private static final int DIGITS = 24;
 
-    private Looks() {}
+    private final Reel reel;
+    private final Tracks tracks;
+    private final Map<Integer, String> frames = new ConcurrentHashMap<>();
+    private final Map<Cutout, Lying> lying = Collections.synchronizedMap(new IdentityHashMap<>());
+    private volatile Map<String, Frame> byName;
 
-    /** @return the name of what {@code frame} looks like, at any size */
-    public static String of(Reel reel, Frame frame) {
-        return of(reel, new Tracks(reel.frames()), frame);
+    public Looks(Reel reel) {
+        this.reel = reel;
+        this.tracks = new Tracks(reel.frames());
     }
 
-    /** As above, for many frames of one reel. */
-    public static String of(Reel reel, Tracks tracks, Frame frame) {
-        return name(drawing(reel, tracks, frame));
+    /** What of a cut-out is the same on all frames, in words; for art that never changes its name as well. */
+    private record Lying(String how, String art) {}
+
+    public Tracks tracks() {
+        return tracks;
+    }
+
+    /** @return the name of what {@code frame} looks like, at any size */
+    public String of(Frame frame) {
+        return frames.computeIfAbsent(frame.id(), id -> name(drawing(frame)));
+    }
+
+    /** @return the frame that looks like what is called {@code name}, if there is one */
+    public Optional<Frame> frame(String name) {
+        if (byName == null) {
+            Map<String, Frame> all = new HashMap<>();
+            reel.frames().forEach(frame -> all.put(of(frame), frame));
+            byName = all;
+        }
+        return Optional.ofNullable(byName.get(name));
     }
 
     /** @return the name of what the cut-out shows there, without its pose */
-    public static String ofArt(Tracks tracks, Cutout cutout, int index) {
-        return name("art-2 " + art(tracks, cutout, index));
+    public String ofArt(Cutout cutout, int index) {
+        String constant = lying(cutout).art;
+        return constant == null ? name("art-3 " + art(cutout, index)) : constant;
     }
 
     /** @return the name of the loop as it runs: frames, their order, delays and plays, at any size and number of colors */
-    public static String ofLoop(Reel reel) {
-        return name(loop(reel));
+    public String ofLoop() {
+        return name("loop-2 " + reel.plays().times() + loop());
     }
 
     /** @return the name of the file that would be delivered */
-    public static String ofDelivery(Reel reel) {
-        return name("delivery-4 " + reel.delivery() + '\n' + loop(reel));
+    public String ofDelivery() {
+        return name("delivery-5 " + reel.plays().times() + ' ' + reel.delivery() + loop());
     }
 
     /**
      * @return the name of what would be delivered but for delays and plays, which can be changed without encoding again
      * @param mayMerge whether frames that look the same may become one
      */
-    public static String ofEncoding(Reel reel, boolean mayMerge) {
-        StringBuilder inputs =
-                new StringBuilder("encoding-3 ").append(mayMerge).append(' ').append(reel.delivery());
-        Tracks tracks = new Tracks(reel.frames());
-        for (Frame frame : reel.loop()) {
-            inputs.append('\n').append(drawing(reel, tracks, frame));
-        }
-        return name(inputs.toString());
+    public String ofEncoding(boolean mayMerge) {
+        return name(reel.loop().stream()
+                .map(this::of)
+                .collect(Collectors.joining(" ", "encoding-4 " + mayMerge + ' ' + reel.delivery() + ' ', "")));
     }
 
-    private static String drawing(Reel reel, Tracks tracks, Frame frame) {
+    private String loop() {
+        StringBuilder inputs = new StringBuilder();
+        for (Frame frame : reel.loop()) {
+            inputs.append('\n').append(frame.delayMillis()).append(' ').append(of(frame));
+        }
+        return inputs.toString();
+    }
+
+    private String drawing(Frame frame) {
         StringBuilder inputs = new StringBuilder("drawing-")
                 .append(VERSION)
                 .append(' ')
@@ -73,43 +109,53 @@ public final class Looks {
         if (!reel.backdrop().equals(Fill.NONE)) {
             inputs.append("\non ").append(reel.backdrop().match(Fill::toString, Looks::ingredients));
         }
-        int index = tracks.index(frame.id());
-        for (Cutout cutout : reel.cutouts()) {
-            if (!cutout.hidden() && tracks.isThere(cutout, index)) {
-                inputs.append("\nwith ").append(posed(tracks, cutout, index));
-            }
-        }
+        addCutouts(reel.cutouts(), tracks.index(frame.id()), inputs);
         if (!reel.border().none()) {
             inputs.append("\nin ").append(reel.border());
         }
         return inputs.toString();
     }
 
-    private static String posed(Tracks tracks, Cutout cutout, int index) {
-        return String.join(
-                " ",
-                String.valueOf(cutout.under()),
-                cutout.blend().name(),
-                cutout.shadow().toString(),
-                String.valueOf(cutout.pivotX()),
-                String.valueOf(cutout.pivotY()),
-                tracks.pose(cutout, index).toString(),
-                art(tracks, cutout, index));
+    private void addCutouts(List<Cutout> cutouts, int index, StringBuilder inputs) {
+        for (Cutout cutout : cutouts) {
+            if (!cutout.hidden() && tracks.isThere(cutout, index)) {
+                inputs.append("\nwith ").append(lying(cutout).how).append(' ');
+                inputs.append(tracks.pose(cutout, index)).append(' ').append(ofArt(cutout, index));
+            }
+        }
     }
 
-    private static String art(Tracks tracks, Cutout cutout, int index) {
+    private Lying lying(Cutout cutout) {
+        return lying.computeIfAbsent(cutout, it -> {
+            String how = String.join(
+                    " ",
+                    String.valueOf(it.under()),
+                    it.blend().name(),
+                    it.shadow().toString(),
+                    String.valueOf(it.pivotX()),
+                    String.valueOf(it.pivotY()));
+            String art = it.art().match(cycle -> null, words -> null, Shape::toString, group -> null);
+            return new Lying(how, art == null ? null : name("art-3 " + art));
+        });
+    }
+
+    private String art(Cutout cutout, int index) {
         return cutout.art()
                 .match(
                         cycle -> cycle.pictures().get(tracks.turn(cutout, index)) + " " + cycle.width() + ' '
                                 + cycle.height(),
-                        words -> words + " " + tracks.pose(cutout, index).shown() + ' '
-                                + tracks.pose(cutout, index).walk(),
+                        words -> {
+                            Pose pose = tracks.pose(cutout, index);
+                            return words + " " + pose.shown() + ' ' + pose.walk();
+                        },
                         Shape::toString,
-                        group -> group.members().stream()
-                                .filter(member -> !member.hidden() && tracks.isThere(member, index))
-                                .map(member -> posed(tracks, member, index))
-                                .collect(Collectors.joining(
-                                        "\n", "group " + group.width() + ' ' + group.height() + '\n', "\n")));
+                        group -> group(group, index));
+    }
+
+    private String group(Group group, int index) {
+        StringBuilder inputs = new StringBuilder("group " + group.width() + ' ' + group.height());
+        addCutouts(group.members(), index, inputs);
+        return inputs.append('\n').toString();
     }
 
     private static String ingredients(FrameContent content) {
@@ -121,15 +167,6 @@ public final class Looks {
 
     private static String ingredients(Still still) {
         return still.picture() + ' ' + still.size() + ' ' + still.fit();
-    }
-
-    private static String loop(Reel reel) {
-        StringBuilder inputs = new StringBuilder("loop-1 " + reel.plays().times());
-        Tracks tracks = new Tracks(reel.frames());
-        for (Frame frame : reel.loop()) {
-            inputs.append('\n').append(frame.delayMillis()).append(' ').append(drawing(reel, tracks, frame));
-        }
-        return inputs.toString();
     }
 
     private static String name(String inputs) {

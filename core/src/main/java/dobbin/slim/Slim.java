@@ -88,8 +88,8 @@ public final class Slim {
     }
 
     /** @return the name of what {@link #encode} makes of the reel: where it is the same, so is that */
-    public static String nameOfEncoded(Reel reel) {
-        return Looks.ofEncoding(reel, mayMerge(reel));
+    public static String nameOfEncoded(Reel reel, Looks looks) {
+        return looks.ofEncoding(mayMerge(reel));
     }
 
     /** Only in loops of many minutes could frames that are the same show for longer than one can be told to. */

@@ -22,7 +22,7 @@ public final class StillReader {
     public static final int WORKING_SIDE = 1600;
 
     /** For the working copy, and what is made of it. */
-    private static final long RESULT_BYTES = 24_000_000;
+    private static final int RESULT_BYTES_A_PIXEL = 12;
 
     private static final int UNKNOWN_BYTES_A_PIXEL = 8;
 
@@ -46,7 +46,9 @@ public final class StillReader {
     public static Head head(byte[] file, DecodeLimits limits) throws UnreadablePicture {
         return reading(file, limits, Checkpoint.NONE, reader -> {
             Size size = new Size(reader.getWidth(0), reader.getHeight(0));
-            return new Head(size, size.area() * bytesOfAPixel(FileKind.of(file), reader) + RESULT_BYTES);
+            long working = Math.min(size.area(), (long) WORKING_SIDE * WORKING_SIDE);
+            return new Head(
+                    size, size.area() * bytesOfAPixel(FileKind.of(file), reader) + working * RESULT_BYTES_A_PIXEL);
         });
     }
 

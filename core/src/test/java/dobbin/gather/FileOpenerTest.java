@@ -40,10 +40,10 @@ class FileOpenerTest {
     void whatAFileHoldsCountsNotWhatItIsCalled() throws Exception {
         byte[] jpeg = SUNRISE.files().get(0).bytes();
         assertThat(opened(jpeg)).hasSize(1);
-        assertThat(FileOpener.noteOn(jpeg, "sunrise.gif"))
-                .hasValue("is a JPEG file by another name; it was read as that");
-        assertThat(FileOpener.noteOn(jpeg, "sunrise.JPG")).isEmpty();
-        assertThat(FileOpener.noteOn(jpeg, "sunrise")).isEmpty();
+        assertThat(FileOpener.notesOn(jpeg, "sunrise.gif"))
+                .containsExactly("is a JPEG file by another name; it was read as that");
+        assertThat(FileOpener.notesOn(jpeg, "sunrise.JPG")).isEmpty();
+        assertThat(FileOpener.notesOn(jpeg, "sunrise")).isEmpty();
     }
 
     @Test
@@ -98,11 +98,8 @@ class FileOpenerTest {
                 .startsWith("could be read as far as ");
         byte[] png = PngWriter.bytes(Raster.filled(new Size(2, 2), 0xFF102030));
         byte[] animated = withChunk(png, "acTL");
-        assertThat(FileOpener.open(png, DecodeLimits.USUAL, Checkpoint.NONE, still -> {})
-                        .notes())
-                .isEmpty();
-        assertThat(FileOpener.open(animated, DecodeLimits.USUAL, Checkpoint.NONE, still -> {})
-                        .notes())
+        assertThat(FileOpener.notesOn(png, "ferry.png")).isEmpty();
+        assertThat(FileOpener.notesOn(animated, "ferry.png"))
                 .containsExactly("is an animation; only its first picture was read. Save it as a GIF to bring in all");
     }
 

@@ -3,7 +3,6 @@ package dobbin.server.deliveries;
 import dobbin.edit.EditRejected;
 import dobbin.reel.Ranges;
 import dobbin.reel.Reel;
-import dobbin.render.Looks;
 import dobbin.server.data.DataStore;
 import dobbin.server.jobs.EventHub;
 import dobbin.server.jobs.Job;
@@ -89,11 +88,11 @@ class DeliveryController {
     /** The file as it would be delivered now, where it is still the one that was weighed. */
     @GetMapping(path = "/api/reels/{id}/files/{file}.gif", produces = MediaType.IMAGE_GIF_VALUE)
     ResponseEntity<byte[]> now(@PathVariable String id, @PathVariable String file) {
-        Reel reel = reels.open(id).reel();
-        if (!Looks.ofDelivery(reel).equals(file) || reel.loop().isEmpty()) {
+        OpenReel open = reels.open(id);
+        if (!open.looks().ofDelivery().equals(file) || open.reel().loop().isEmpty()) {
             throw new NotFound("This reel would be delivered differently by now.");
         }
-        byte[] known = encoder.known(reel)
+        byte[] known = encoder.known(open.seen())
                 .map(Delivered::bytes)
                 .orElseThrow(() -> new NotFound("This file is not made yet. Its weight says how far it is."));
         return ResponseEntity.ok().cacheControl(UNCHANGING).body(known);
@@ -113,7 +112,7 @@ class DeliveryController {
             throw new EditRejected("frames", "are missing: a loop needs at least one that is not left out");
         }
         Job job = jobs.start("Deliver " + name, view -> hub.publish(id, "job", view), progress -> {
-            Delivered made = encoder.encode(open.reel(), progress);
+            Delivered made = encoder.encode(open.seen(), progress);
             return keep(open, name, made);
         });
         return job.view();

@@ -4,14 +4,14 @@ import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.reel.Frame;
 import dobbin.reel.Reel;
-import dobbin.reel.Tracks;
-import dobbin.render.Looks;
 import dobbin.render.Pictures;
 import dobbin.render.Renderer;
+import dobbin.server.reels.Seen;
 import dobbin.server.work.Budget;
 import dobbin.server.work.Remembered;
 import dobbin.server.work.Turns;
 import dobbin.slim.Delivered;
+import dobbin.slim.Drawing;
 import dobbin.slim.Encoded;
 import dobbin.slim.Progress;
 import dobbin.slim.Slim;
@@ -63,13 +63,14 @@ class Encoder {
                 (key, raster) -> Math.toIntExact(BYTES_A_PIXEL * raster.size().area()));
     }
 
-    Optional<Delivered> known(Reel reel) {
-        return encoded.known(Slim.nameOfEncoded(reel)).map(loop -> Slim.file(loop, reel));
+    Optional<Delivered> known(Seen seen) {
+        return encoded.known(Slim.nameOfEncoded(seen.reel(), seen.looks())).map(loop -> Slim.file(loop, seen.reel()));
     }
 
     /** @throws CancellationException from {@code progress} */
-    Delivered encode(Reel reel, Progress progress) {
-        String name = Slim.nameOfEncoded(reel);
+    Delivered encode(Seen seen, Progress progress) {
+        Reel reel = seen.reel();
+        String name = Slim.nameOfEncoded(reel, seen.looks());
         while (true) {
             Optional<Encoded> known = encoded.known(name);
             if (known.isPresent()) {
@@ -79,7 +80,7 @@ class Encoder {
             mine.join(progress);
             Making others = underWay.putIfAbsent(name, mine);
             if (others == null) {
-                return Slim.file(make(reel, name, mine, progress), reel);
+                return Slim.file(make(seen, name, mine, progress), reel);
             }
             if (others.join(progress)) {
                 waitFor(others, progress);
@@ -87,10 +88,12 @@ class Encoder {
         }
     }
 
-    private Encoded make(Reel reel, String name, Making making, Progress progress) {
+    private Encoded make(Seen seen, String name, Making making, Progress progress) {
+        Reel reel = seen.reel();
+        Drawing drawing = (it, tracks, frame, size) -> frame(seen, frame, size);
         try {
             Encoded made = budget.during(
-                    bytesOfWork(reel), () -> making.tell(progress), () -> slim.encode(reel, this::frame, making));
+                    bytesOfWork(reel), () -> making.tell(progress), () -> slim.encode(reel, drawing, making));
             encoded.keep(name, made);
             return made;
         } finally {
@@ -125,9 +128,10 @@ class Encoder {
         return Math.min(KEPT_BYTES, 4 * pixels * reel.loop().size()) + BYTES_OF_WORK_A_PIXEL * pixels;
     }
 
-    private Raster frame(Reel reel, Tracks tracks, Frame frame, Size size) {
+    private Raster frame(Seen seen, Frame frame, Size size) {
         return drawn.get(
-                Looks.of(reel, tracks, frame) + ' ' + size, () -> Renderer.draw(reel, tracks, frame, pictures, size));
+                seen.looks().of(frame) + ' ' + size,
+                () -> Renderer.draw(seen.reel(), seen.looks().tracks(), frame, pictures, size));
     }
 
     @Configuration

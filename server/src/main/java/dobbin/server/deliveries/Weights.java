@@ -1,6 +1,5 @@
 package dobbin.server.deliveries;
 
-import dobbin.render.Looks;
 import dobbin.server.jobs.EventHub;
 import dobbin.server.jobs.Job;
 import dobbin.server.jobs.Jobs;
@@ -70,9 +69,8 @@ class Weights {
     }
 
     /**
-     * What is known is told at once. The next weighing waits a moment, so that the change is seen before
-     * the processor is busy again, and a row of quick changes is weighed once: always what the reel is by then, whichever
-     * change was heard of last.
+     * Weighing waits a moment, so that the change is seen before the processor is busy again, and a row of quick changes is
+     * weighed once: always what the reel is by then, whichever change was heard of last.
      */
     @EventListener
     void changed(Reels.Changed change) {
@@ -81,9 +79,7 @@ class Weights {
         if (!hub.hasListeners(reel.id())) {
             return;
         }
-        if (encoder.known(reel.reel()).isPresent()) {
-            hub.publish(reel.id(), "weight", weigh(reel));
-        } else if (waiting.add(reel.id())) {
+        if (waiting.add(reel.id())) {
             soon.execute(() -> weighNow(reel.id()));
         }
     }
@@ -99,12 +95,12 @@ class Weights {
 
     /** @return the weight if it is known; else starts to work it out, unless that is under way, and tells listeners */
     WeightView weigh(OpenReel open) {
-        String file = Looks.ofDelivery(open.reel());
+        String file = open.looks().ofDelivery();
         if (open.reel().loop().isEmpty()) {
             giveUp(open.id());
             return new WeightView(open.revision(), file, null, 0, 0, null);
         }
-        var known = encoder.known(open.reel());
+        var known = encoder.known(open.seen());
         if (known.isPresent()) {
             giveUp(open.id());
             return new WeightView(open.revision(), file, known.get().bytes().length, 1, 1, null);
@@ -130,7 +126,7 @@ class Weights {
         return jobs.start(
                 "Weigh " + open.reel().name(),
                 view -> tell(open, file, view),
-                progress -> String.valueOf(encoder.encode(open.reel(), progress).bytes().length));
+                progress -> String.valueOf(encoder.encode(open.seen(), progress).bytes().length));
     }
 
     private void tell(OpenReel open, String file, Job.View job) {

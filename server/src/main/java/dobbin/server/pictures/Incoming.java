@@ -10,16 +10,22 @@ import java.nio.file.Path;
 import java.security.DigestInputStream;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
+import java.util.Arrays;
 import java.util.HexFormat;
 
 /** A file that has come in, not yet in memory. */
 interface Incoming extends AutoCloseable {
+    int HEAD_BYTES = 64 * 1024;
+
     /** @return the SHA-256 of its bytes, in hexadecimal digits */
     String name();
 
     long size();
 
     byte[] bytes();
+
+    /** @return the first of its bytes, enough to tell what it is */
+    byte[] head();
 
     @Override
     void close();
@@ -39,6 +45,11 @@ interface Incoming extends AutoCloseable {
             @Override
             public byte[] bytes() {
                 return file;
+            }
+
+            @Override
+            public byte[] head() {
+                return Arrays.copyOf(file, Math.min(file.length, HEAD_BYTES));
             }
 
             @Override
@@ -81,6 +92,15 @@ interface Incoming extends AutoCloseable {
         public byte[] bytes() {
             try {
                 return Files.readAllBytes(file);
+            } catch (IOException e) {
+                throw new UncheckedIOException("What came in cannot be read again", e);
+            }
+        }
+
+        @Override
+        public byte[] head() {
+            try (InputStream in = Files.newInputStream(file)) {
+                return in.readNBytes(HEAD_BYTES);
             } catch (IOException e) {
                 throw new UncheckedIOException("What came in cannot be read again", e);
             }

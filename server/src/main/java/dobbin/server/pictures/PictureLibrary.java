@@ -40,6 +40,7 @@ public class PictureLibrary implements Pictures {
     /** Stored pictures were checked when they came; a reduced one may be anything up to that. */
     private static final DecodeLimits STORED = new DecodeLimits(Integer.MAX_VALUE, 1, Integer.MAX_VALUE);
 
+    private static final int SMALL_FILE_BYTES = 1_000_000;
     private static final int DELETED_AT_ONCE = 100;
 
     private final PictureStore store;
@@ -75,11 +76,22 @@ public class PictureLibrary implements Pictures {
     TakenFile take(Incoming incoming, String name, Checkpoint checkpoint) throws UnreadablePicture {
         PictureInfo known = store.infos(List.of(incoming.name())).get(incoming.name());
         if (known != null) {
-            return new TakenFile(List.of(still(known, name, 0)), List.of());
+            return new TakenFile(List.of(still(known, name, 0)), FileOpener.notesOn(incoming.head(), name));
         }
         data.needRoom(incoming.size());
         long bytes = bytesToRead(incoming, checkpoint);
         return budget.during(bytes, checkpoint::check, () -> read(incoming.bytes(), name, checkpoint));
+    }
+
+    /** @return whether reading it takes little of everything; an animation may take any time */
+    boolean isSmall(Incoming incoming) {
+        try {
+            return incoming.size() <= SMALL_FILE_BYTES
+                    && FileKind.of(incoming.head()) != FileKind.GIF
+                    && budget.isSmall(FileOpener.bytesToOpen(incoming.bytes(), limits));
+        } catch (UnreadablePicture e) {
+            return true;
+        }
     }
 
     private long bytesToRead(Incoming incoming, Checkpoint checkpoint) throws UnreadablePicture {
@@ -105,8 +117,7 @@ public class PictureLibrary implements Pictures {
         });
         data.force();
         opened.plays().ifPresent(plays -> stills.replaceAll(still -> still.playing(plays)));
-        List<String> notes = new ArrayList<>();
-        FileOpener.noteOn(file, name).ifPresent(notes::add);
+        List<String> notes = new ArrayList<>(FileOpener.notesOn(file, name));
         notes.addAll(opened.notes());
         return new TakenFile(stills, notes);
     }

@@ -22,7 +22,6 @@ import org.springframework.stereotype.Component;
 @Component
 class Reading {
     private static final int AT_A_TIME = Runtime.getRuntime().availableProcessors();
-    private static final int SMALL_BYTES = 1_000_000;
 
     private final PictureLibrary library;
     private final Duration most;
@@ -73,7 +72,7 @@ class Reading {
     UnderWay begin(Incoming incoming, String name) {
         UnderWay reading = new UnderWay();
         try {
-            (incoming.size() <= SMALL_BYTES ? small : large).execute(() -> reading.read(incoming, name));
+            (library.isSmall(incoming) ? small : large).execute(() -> reading.read(incoming, name));
         } catch (RejectedExecutionException e) {
             incoming.close();
             throw new Refused(HttpStatus.SERVICE_UNAVAILABLE, "Dobbin is being stopped.");

@@ -27,7 +27,9 @@ class Cards {
      * @param preview names what the whole loop looks like, or null where no frames play
      */
     record Card(int looks, String name, int frames, int millis, Size canvas, String cover, String preview) {
-        static Card of(Reel reel) {
+        static Card of(Seen seen) {
+            Reel reel = seen.reel();
+            Looks looks = seen.looks();
             List<Frame> loop = reel.loop();
             boolean empty = loop.isEmpty();
             return new Card(
@@ -36,13 +38,13 @@ class Cards {
                     loop.size(),
                     Arrays.stream(reel.loopDelaysMillis()).sum(),
                     reel.canvas(),
-                    empty ? null : Looks.of(reel, loop.get(loop.size() / 2)),
-                    empty ? null : Looks.ofLoop(reel));
+                    empty ? null : looks.of(loop.get(loop.size() / 2)),
+                    empty ? null : looks.ofLoop());
         }
     }
 
-    String write(Reel reel) {
-        return json.writeValueAsString(Card.of(reel));
+    String write(Seen seen) {
+        return json.writeValueAsString(Card.of(seen));
     }
 
     /** @return the card; empty where there is none, or things have other names by now */

@@ -21,7 +21,7 @@ class Documents {
 
     private final JsonMapper json;
     private final Upgrades upgrades;
-    private final Cache<Long, Reel> latest =
+    private final Cache<Long, Seen> latest =
             Caffeine.newBuilder().maximumSize(REMEMBERED).build();
 
     Documents(JsonMapper json) {
@@ -51,10 +51,15 @@ class Documents {
 
     /**
      * @param serial of the stored document
-     * @return the reel; the same object for the same document, as long as it is remembered
+     * @return the same object for the same document, as long as it is remembered
      */
-    Reel read(long serial, Source document) {
-        return latest.get(serial, missing -> read(document.get()));
+    Seen read(long serial, Source document) {
+        return latest.get(serial, missing -> Seen.of(read(document.get())));
+    }
+
+    /** Keeps what was just stored, which is asked for next. */
+    void remember(long serial, Seen seen) {
+        latest.put(serial, seen);
     }
 
     /** @throws UnreadableDocument where it is damaged, or of a later version */

@@ -2,6 +2,7 @@ package dobbin.server.reels;
 
 import dobbin.edit.Edit;
 import dobbin.reel.Ranges;
+import dobbin.server.Settings;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
@@ -20,9 +21,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class ReelController {
     private final Reels reels;
+    private final Settings settings;
 
-    ReelController(Reels reels) {
+    ReelController(Reels reels, Settings settings) {
         this.reels = reels;
+        this.settings = settings;
     }
 
     record NewReel(String name) {}
@@ -42,10 +45,12 @@ class ReelController {
         return reels.shelf(from, count);
     }
 
-    /** Reels that were removed and can be put back. */
+    /** Reels that were removed and can be put back, for so many days. */
+    record Removed(List<Shelved> reels, int days) {}
+
     @GetMapping("/api/removed")
-    List<Shelved> removed() {
-        return reels.removed();
+    Removed removed() {
+        return new Removed(reels.removed(), settings.daysRemoved());
     }
 
     /** Removes for good all that was removed. */

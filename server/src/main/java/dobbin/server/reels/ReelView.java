@@ -10,7 +10,6 @@ import dobbin.reel.FrameContent;
 import dobbin.reel.Reel;
 import dobbin.reel.Run;
 import dobbin.reel.Still;
-import dobbin.reel.Tracks;
 import dobbin.render.Looks;
 import dobbin.timing.Hundredths;
 import dobbin.timing.Viewers;
@@ -71,7 +70,7 @@ public record ReelView(
             int run,
             String drawn) {
 
-        static FrameView of(Reel reel, Tracks tracks, Frame frame, int hundredths, int shownHundredths) {
+        static FrameView of(Reel reel, Looks looks, Frame frame, int hundredths, int shownHundredths) {
             Size canvas = reel.canvas();
             Still still = frame.content() instanceof Still one ? one : null;
             return new FrameView(
@@ -85,7 +84,7 @@ public record ReelView(
                     still != null && still.fit().leavesBare(still.size(), canvas),
                     frame.leftOut(),
                     frame.run(),
-                    Looks.of(reel, tracks, frame));
+                    looks.of(frame));
         }
     }
 
@@ -96,13 +95,13 @@ public record ReelView(
         int[] delays = reel.loopDelaysMillis();
         int[] hundredths = Hundredths.apportion(delays);
         List<FrameView> frames = new ArrayList<>();
-        Tracks tracks = new Tracks(reel.frames());
+        Looks looks = open.looks();
         int played = 0;
         int fileMillis = 0;
         int loopMillis = 0;
         for (Frame frame : reel.frames()) {
             int held = frame.leftOut() ? 0 : hundredths[played++];
-            frames.add(FrameView.of(reel, tracks, frame, held, frame.leftOut() ? 0 : Viewers.shownHundredths(held)));
+            frames.add(FrameView.of(reel, looks, frame, held, frame.leftOut() ? 0 : Viewers.shownHundredths(held)));
             fileMillis += MILLIS_EACH * held;
             loopMillis += frame.leftOut() ? 0 : frame.delayMillis();
         }
@@ -115,7 +114,7 @@ public record ReelView(
                 reel.runs(),
                 reel.backdrop(),
                 reel.cutouts(),
-                reel.cutouts().stream().map(each -> Track.of(each, tracks)).toList(),
+                reel.cutouts().stream().map(each -> Track.of(each, looks)).toList(),
                 reel.border(),
                 stillSizes(reel),
                 reel.plays().times(),

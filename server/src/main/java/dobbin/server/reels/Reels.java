@@ -68,10 +68,13 @@ public class Reels {
     /** Told after a reel has changed, or has stayed as it is though it was about to change. */
     public record Changed(OpenReel reel) {}
 
+    /** Told after reels were removed for good. */
+    public record Purged() {}
+
     public OpenReel create(String name) {
         String id = UUID.randomUUID().toString();
         Reel reel = Reel.empty(name);
-        transaction.executeWithoutResult(status -> store.insert(id, documents.write(reel), cards.write(reel)));
+        transaction.executeWithoutResult(status -> store.insert(id, documents.write(reel), cards.write(Seen.of(reel))));
         data.force();
         return open(id);
     }
@@ -93,9 +96,9 @@ public class Reels {
      * Finds something in the reel as it stands, or as it stood a few steps ago or will after redo: a browser may still ask
      * for what it saw a moment ago.
      */
-    public <T> Optional<T> findNear(String id, Function<Reel, Optional<T>> wanted) {
+    public <T> Optional<T> findNear(String id, Function<Seen, Optional<T>> wanted) {
         ReelStore.Row row = row(id);
-        Optional<T> now = wanted.apply(reel(row));
+        Optional<T> now = wanted.apply(seen(row));
         return now.isPresent()
                 ? now
                 : store.near(row, NEAR).stream()
@@ -136,16 +139,21 @@ public class Reels {
             if (stale && !edit.fitsAnyState()) {
                 throw new StaleBase(opened(from));
             }
-            Reel before = reel(from);
+            Reel before = seen(from).reel();
             Reel after = stale ? redone(edit, before, from) : Edit.apply(edit, before);
             if (after.equals(before)) {
                 return true;
             }
             checkPictures(before, after);
             data.needRoom(0);
+            Seen seen = Seen.of(after);
             ReelStore.NewStep step = new ReelStore.NewStep(
-                    shortened(edit.title(before)), documents.write(edit), documents.write(after), cards.write(after));
-            return !stale && goesOn(from, edit) ? store.replace(from, step) : store.append(from, step);
+                    shortened(edit.title(before)), documents.write(edit), documents.write(after), cards.write(seen));
+            boolean stored = !stale && goesOn(from, edit) ? store.replace(from, step) : store.append(from, step);
+            if (stored) {
+                documents.remember(row(id).serial(), seen);
+            }
+            return stored;
         });
     }
 
@@ -215,6 +223,7 @@ public class Reels {
     public void purge(List<String> ids) {
         ids.forEach(id -> transaction.executeWithoutResult(status -> store.purge(id)));
         data.force();
+        changes.publishEvent(new Purged());
     }
 
     /** @return those that were removed before {@code when} */
@@ -249,7 +258,7 @@ public class Reels {
             int step = destination.stepFrom(from);
             Reel there = documents.read(store.document(id, step)
                     .orElseThrow(() -> new EditRejected("step", step + " is not in the history of this reel")));
-            return store.moveTo(from, step, cards.write(there));
+            return store.moveTo(from, step, cards.write(Seen.of(there)));
         });
     }
 
@@ -308,10 +317,10 @@ public class Reels {
     }
 
     private OpenReel opened(ReelStore.Row row) {
-        return new OpenReel(row.id(), row.revision(), row.touched(), reel(row), row.undo(), row.redo());
+        return new OpenReel(row.id(), row.revision(), row.touched(), seen(row), row.undo(), row.redo());
     }
 
-    private Reel reel(ReelStore.Row row) {
+    private Seen seen(ReelStore.Row row) {
         return documents.read(row.serial(), () -> document(row.id(), row.step()));
     }
 
@@ -350,8 +359,8 @@ public class Reels {
     }
 
     private Cards.Card renewed(String id) {
-        Reel reel = documents.read(store.current(id).orElseThrow(() -> noReel(id)));
-        store.setCard(id, cards.write(reel));
-        return Cards.Card.of(reel);
+        Seen seen = Seen.of(documents.read(store.current(id).orElseThrow(() -> noReel(id))));
+        store.setCard(id, cards.write(seen));
+        return Cards.Card.of(seen);
     }
 }

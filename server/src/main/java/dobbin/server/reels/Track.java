@@ -39,7 +39,8 @@ record Track(
         List<String> arts,
         List<Integer> art) {
 
-    static Track of(Cutout cutout, Tracks tracks) {
+    static Track of(Cutout cutout, Looks looks) {
+        Tracks tracks = looks.tracks();
         List<Pose> poses = tracks.poses(cutout);
         List<Integer> away = new ArrayList<>();
         List<Integer> turns = new ArrayList<>();
@@ -54,7 +55,7 @@ record Track(
             if (cycles) {
                 turns.add(tracks.turn(cutout, i));
             }
-            String name = Looks.ofArt(tracks, cutout, i);
+            String name = looks.ofArt(cutout, i);
             art.add(arts.computeIfAbsent(name, it -> names.size()));
             if (arts.size() > names.size()) {
                 names.add(name);

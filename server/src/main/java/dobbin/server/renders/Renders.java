@@ -1,7 +1,5 @@
 package dobbin.server.renders;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import dobbin.dither.Dither;
 import dobbin.edit.EditRejected;
 import dobbin.raster.Bounds;
@@ -19,13 +17,13 @@ import dobbin.reel.PictureRef;
 import dobbin.reel.Pose;
 import dobbin.reel.Ranges;
 import dobbin.reel.Reel;
-import dobbin.reel.Tracks;
 import dobbin.render.Looks;
 import dobbin.render.Pictures;
 import dobbin.render.Renderer;
 import dobbin.server.jobs.Jobs;
 import dobbin.server.pictures.PictureLibrary;
 import dobbin.server.reels.Reels;
+import dobbin.server.reels.Seen;
 import dobbin.server.web.NotFound;
 import dobbin.server.work.Budget;
 import dobbin.server.work.Remembered;
@@ -35,9 +33,7 @@ import dobbin.slim.Progress;
 import dobbin.slim.Slim;
 import dobbin.still.PngWriter;
 import dobbin.timing.Easing;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -60,9 +56,6 @@ class Renders {
     private final Turns turns;
     private final Jobs jobs;
     private final Remembered<byte[]> drawn;
-    /** Which frame of a reel looks like what, by the very reel. */
-    private final Cache<Reel, Map<String, Frame>> looks =
-            Caffeine.newBuilder().weakKeys().build();
 
     Renders(Reels reels, Pictures pictures, PictureLibrary library, Slim slim, Turns turns, Jobs jobs, Budget budget) {
         this.reels = reels;
@@ -80,7 +73,9 @@ class Renders {
                 () -> turns.call(urgency, () -> {
                     Raster raster = reels.findNear(
                                     id,
-                                    reel -> looking(reel, key).map(frame -> draw(without(reel, without), frame, width)))
+                                    seen -> seen.looks()
+                                            .frame(key)
+                                            .map(frame -> draw(without(seen.reel(), without), frame, width)))
                             .orElseThrow(() -> new NotFound("No frame of this reel looks like that any more."));
                     return PngWriter.bytes(raster);
                 }));
@@ -92,7 +87,8 @@ class Renders {
                 () -> turns.call(Urgency.SEEN, () -> {
                     Raster raster = reels.findNear(
                                     id,
-                                    reel -> showing(reel, cutout, key).map(each -> {
+                                    seen -> showing(seen, cutout, key).map(each -> {
+                                        Reel reel = seen.reel();
                                         Cutout shown = cutout(reel, cutout).orElseThrow();
                                         return Renderer.art(reel, shown, each, pictures, scale(shown.art(), width));
                                     }))
@@ -106,8 +102,10 @@ class Renders {
         return turns.call(Urgency.NOW, () -> {
             Raster raster = reels.findNear(
                             id,
-                            reel -> looking(reel, key)
-                                    .map(frame -> Renderer.draw(reel, frame, pictures, cuttingSize(reel))))
+                            seen -> seen.looks()
+                                    .frame(key)
+                                    .map(frame ->
+                                            Renderer.draw(seen.reel(), frame, pictures, cuttingSize(seen.reel()))))
                     .orElseThrow(() -> new NotFound("No frame of this reel looks like that any more."));
             Bounds seen = box.within(Bounds.all(raster.size()));
             if (seen.isEmpty()) {
@@ -146,11 +144,11 @@ class Renders {
         return reel.cutouts().stream().filter(each -> each.id() == id).findFirst();
     }
 
-    private static Optional<Frame> showing(Reel reel, int id, String key) {
-        Tracks tracks = new Tracks(reel.frames());
-        return cutout(reel, id)
-                .flatMap(cutout -> reel.frames().stream()
-                        .filter(frame -> Looks.ofArt(tracks, cutout, tracks.index(frame.id()))
+    private static Optional<Frame> showing(Seen seen, int id, String key) {
+        Looks looks = seen.looks();
+        return cutout(seen.reel(), id)
+                .flatMap(cutout -> seen.reel().frames().stream()
+                        .filter(frame -> looks.ofArt(cutout, looks.tracks().index(frame.id()))
                                 .equals(key))
                         .findFirst());
     }
@@ -159,17 +157,6 @@ class Renders {
         return reel.withCutouts(reel.cutouts().stream()
                 .filter(each -> !cutouts.contains(each.id()))
                 .toList());
-    }
-
-    private Optional<Frame> looking(Reel reel, String key) {
-        return Optional.ofNullable(looks.get(reel, Renders::looksOf).get(key));
-    }
-
-    private static Map<String, Frame> looksOf(Reel reel) {
-        Tracks tracks = new Tracks(reel.frames());
-        Map<String, Frame> frames = new HashMap<>();
-        reel.frames().forEach(frame -> frames.put(Looks.of(reel, tracks, frame), frame));
-        return frames;
     }
 
     /** Nothing is kept of it: the next one differs a little. */
@@ -183,8 +170,8 @@ class Renders {
         return drawn.get(key, () -> {
             Reel reel = reels.findNear(
                             id,
-                            each -> Optional.of(each)
-                                    .filter(it -> Looks.ofLoop(it).equals(key)))
+                            seen -> Optional.of(seen.reel())
+                                    .filter(it -> seen.looks().ofLoop().equals(key)))
                     .orElseThrow(() -> new NotFound("This reel does not look like that any more."));
             int width = reel.canvas().reducedTo(PREVIEW_SIDE).width();
             Delivery small = new Delivery(width, PREVIEW_COLORS, Dither.SIERRA_LITE, "", Encoding.USUAL);

@@ -7,7 +7,6 @@ import dobbin.inspect.Sight;
 import dobbin.raster.Size;
 import dobbin.reel.Frame;
 import dobbin.reel.Reel;
-import dobbin.reel.Tracks;
 import dobbin.render.Looks;
 import dobbin.render.Pictures;
 import dobbin.render.Renderer;
@@ -69,10 +68,10 @@ class Sights {
         try {
             return new Looked(look.result.get(PATIENCE_MILLIS, TimeUnit.MILLISECONDS), true);
         } catch (TimeoutException | CancellationException e) {
-            return new Looked(new ReelSight(open.reel(), look).known(), false);
+            return new Looked(new ReelSight(open, look).known(), false);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
-            return new Looked(new ReelSight(open.reel(), look).known(), false);
+            return new Looked(new ReelSight(open, look).known(), false);
         } catch (ExecutionException e) {
             throw e.getCause() instanceof RuntimeException cause ? cause : new IllegalStateException(e.getCause());
         }
@@ -100,7 +99,7 @@ class Sights {
     private void run(OpenReel open, Look look) {
         try {
             Reel reel = open.reel();
-            ReelSight sight = new ReelSight(reel, look);
+            ReelSight sight = new ReelSight(open, look);
             sight.drawAll();
             if (look.result.complete(Inspection.of(reel, sight))) {
                 hub.publish(open.id(), "looked", Map.of("revision", open.revision()));
@@ -132,13 +131,12 @@ class Sights {
     private final class ReelSight implements Sight {
         private final Reel reel;
         private final Look look;
-        private final Tracks tracks;
-        private final Map<Integer, String> looks = new ConcurrentHashMap<>();
+        private final Looks looks;
 
-        ReelSight(Reel reel, Look look) {
-            this.reel = reel;
+        ReelSight(OpenReel open, Look look) {
+            this.reel = open.reel();
+            this.looks = open.looks();
             this.look = look;
-            this.tracks = new Tracks(reel.frames());
         }
 
         /** A frame is a piece of work, after all that somebody waits for. */
@@ -166,7 +164,7 @@ class Sights {
         }
 
         private String look(Frame frame) {
-            return looks.computeIfAbsent(frame.id(), id -> Looks.of(reel, tracks, frame));
+            return looks.of(frame);
         }
 
         private String pair(Frame a, Frame b) {
@@ -199,7 +197,7 @@ class Sights {
             }
             return (Sample) seen.get(look(frame) + " " + side, () -> {
                 Size size = reel.canvas().reducedTo(side);
-                return Sample.of(Renderer.draw(reel, tracks, frame, pictures, size));
+                return Sample.of(Renderer.draw(reel, looks.tracks(), frame, pictures, size));
             });
         }
     }

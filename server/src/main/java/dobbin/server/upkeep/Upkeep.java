@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.context.event.EventListener;
 import org.springframework.dao.DataAccessException;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
@@ -28,6 +29,7 @@ class Upkeep {
     private final Reels reels;
     private final PictureLibrary pictures;
     private final Settings settings;
+    private volatile boolean purged;
     private long changesSeen;
     private long changesCompacted;
 
@@ -47,6 +49,10 @@ class Upkeep {
         if (!paused || now == changesCompacted) {
             return;
         }
+        if (purged) {
+            purged = false;
+            sweepDaily();
+        }
         try {
             data.compact(COMPACT_MILLIS);
             changesCompacted = now;
@@ -55,8 +61,14 @@ class Upkeep {
         }
     }
 
+    /** What was removed for good leaves pictures behind. */
+    @EventListener
+    void purged(Reels.Purged event) {
+        purged = true;
+    }
+
     /** Reels removed long ago go for good, and with them the pictures that nothing names any more. */
-    @Scheduled(fixedDelay = 24, initialDelay = 0, timeUnit = TimeUnit.HOURS)
+    @Scheduled(fixedDelay = 24 * 60, initialDelay = 10, timeUnit = TimeUnit.MINUTES)
     void sweepDaily() {
         sweep(Instant.now().minus(UNNAMED_KEPT));
     }
