@@ -12,8 +12,6 @@ import java.util.Arrays;
  * with the source; that pass is plain multiply and add along rows, and when reducing it leaves few rows for the other.
  */
 public final class Resampler {
-    private static final float[] LINEAR = LinearLight.table();
-
     private Resampler() {}
 
     /** @return {@code source} at {@code size}; the very same raster where that is its size already */
@@ -29,19 +27,31 @@ public final class Resampler {
         return resize(rows(source), region, size);
     }
 
-    /** As above; {@code source} is read once, from top to bottom, and never lies in memory whole. */
+    /**
+     * As above; {@code source} is read once, from top to bottom, and never lies in memory whole. Where it is at least twice
+     * as large, blocks of two by two pixels are averaged first, in linear light: a quarter of the work for what the cubic would
+     * hardly do better.
+     */
     public static Raster resize(PixelRows source, Size size) {
-        return source.size().equals(size) ? source.raster() : resize(source, Region.all(source.size()), size);
+        if (source.size().equals(size)) {
+            return source.raster();
+        }
+        boolean halves =
+                source.size().width() >= 2 * size.width() && source.size().height() >= 2 * size.height();
+        LinearRows rows = halves ? new HalvedRows(source) : new LinearRows(source);
+        return resize(rows, rows.whole(), size);
     }
 
     private static Raster resize(PixelRows source, Region region, Size size) {
-        int width = source.size().width();
-        int channels = source.isOpaque() ? 3 : 4;
-        FilterTaps across = FilterTaps.of(width, region.x(), region.width(), size.width());
-        FilterTaps down = FilterTaps.of(source.size().height(), region.y(), region.height(), size.height());
-        float[][] ring = new float[down.longest()][width * channels];
-        int[] pixels = new int[width];
-        float[] column = new float[width * channels];
+        return resize(new LinearRows(source), region, size);
+    }
+
+    private static Raster resize(LinearRows source, Region region, Size size) {
+        int channels = source.channels();
+        FilterTaps across = FilterTaps.of(source.width(), region.x(), region.width(), size.width());
+        FilterTaps down = FilterTaps.of(source.height(), region.y(), region.height(), size.height());
+        float[][] ring = new float[down.longest()][source.width() * channels];
+        float[] column = new float[source.width() * channels];
         float[] row = new float[size.width() * channels];
         int[] argb = new int[Math.toIntExact(size.area())];
 
@@ -50,8 +60,7 @@ public final class Resampler {
             int first = down.first(y);
             int end = first + down.count(y);
             for (read = Math.max(read, first); read < end; read++) {
-                source.read(read, pixels);
-                toLinear(pixels, channels, ring[read % ring.length]);
+                source.read(read, ring[read % ring.length]);
             }
             Arrays.fill(column, 0f);
             for (int from = first; from < end; from++) {
@@ -84,25 +93,6 @@ public final class Resampler {
                 System.arraycopy(source.argb(), y * argb.length, argb, 0, argb.length);
             }
         };
-    }
-
-    private static void toLinear(int[] argb, int channels, float[] row) {
-        for (int x = 0, out = 0; x < argb.length; x++, out += channels) {
-            int pixel = argb[x];
-            float red = LINEAR[pixel >> 16 & 0xFF];
-            float green = LINEAR[pixel >> 8 & 0xFF];
-            float blue = LINEAR[pixel & 0xFF];
-            if (channels == 4) {
-                float alpha = (pixel >>> 24) / 255f;
-                red *= alpha;
-                green *= alpha;
-                blue *= alpha;
-                row[out + 3] = alpha;
-            }
-            row[out] = red;
-            row[out + 1] = green;
-            row[out + 2] = blue;
-        }
     }
 
     private static void filterOpaqueRow(float[] row, FilterTaps taps, float[] into) {

@@ -1,83 +1,145 @@
 package dobbin.still;
 
 import dobbin.raster.Raster;
-import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
-import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.util.zip.CRC32;
-import javax.imageio.IIOImage;
-import javax.imageio.ImageIO;
-import javax.imageio.ImageTypeSpecifier;
-import javax.imageio.ImageWriteParam;
-import javax.imageio.ImageWriter;
-import javax.imageio.stream.ImageOutputStream;
+import java.util.zip.Deflater;
 
-/** Writes a raster as a PNG, pixel for pixel. */
+/**
+ * Writes a raster as a PNG, pixel for pixel, with 8 bits a channel. For the working day: people wait for what it writes, so
+ * it is deflated lightly, and of the five filters of rows only two are tried.
+ *
+ * <p>Source: "Portable Network Graphics (PNG) Specification (Second Edition)", W3C, 2003; the choice of a filter by the
+ * least sum of absolute differences is its advice (12.8).
+ */
 public final class PngWriter {
-    /** Deflate's lightest setting: these files are for the working day, and writing time is what people wait for. */
-    private static final float LIGHT_COMPRESSION = 0.9f;
-
-    /** Where the signature (8 bytes) and the header chunk (25) end. */
-    private static final int AFTER_HEADER = 33;
-
-    private static final int CHUNK_FRAME_BYTES = 12;
+    private static final byte[] SIGNATURE = {(byte) 0x89, 'P', 'N', 'G', '\r', '\n', 0x1A, '\n'};
+    private static final int EIGHT_BITS = 8;
+    private static final int TRUECOLOR = 2;
+    private static final int TRUECOLOR_WITH_ALPHA = 6;
+    private static final int SUB = 1;
+    private static final int UP = 2;
+    private static final int BUFFER_BYTES = 64 * 1024;
 
     private PngWriter() {}
 
     /** @param out receives the file and stays open */
     public static void write(Raster raster, OutputStream out) throws IOException {
-        BufferedImage image = toImage(raster);
-        ImageWriter writer = ImageIO.getImageWriters(ImageTypeSpecifier.createFromRenderedImage(image), "png")
-                .next();
-        try (ImageOutputStream stream = ImageIO.createImageOutputStream(out)) {
-            ImageWriteParam how = writer.getDefaultWriteParam();
-            how.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
-            how.setCompressionQuality(LIGHT_COMPRESSION);
-            writer.setOutput(stream);
-            writer.write(null, new IIOImage(image, null, null), how);
-        } finally {
-            writer.dispose();
-        }
-    }
-
-    /**
-     * @param comment a few words of ASCII that become part of the file
-     * @return the file
-     */
-    public static byte[] bytes(Raster raster, String comment) {
-        byte[] png = bytes(raster);
-        byte[] text = ("Comment\0" + comment).getBytes(StandardCharsets.ISO_8859_1);
-        ByteBuffer file = ByteBuffer.allocate(png.length + CHUNK_FRAME_BYTES + text.length);
-        file.put(png, 0, AFTER_HEADER);
-        // A chunk: length, type, data, checksum of type and data (PNG specification, 5.3).
-        byte[] typed = new byte[4 + text.length];
-        System.arraycopy("tEXt".getBytes(StandardCharsets.ISO_8859_1), 0, typed, 0, 4);
-        System.arraycopy(text, 0, typed, 4, text.length);
-        CRC32 checksum = new CRC32();
-        checksum.update(typed);
-        file.putInt(text.length).put(typed).putInt((int) checksum.getValue());
-        return file.put(png, AFTER_HEADER, png.length - AFTER_HEADER).array();
+        out.write(bytes(raster));
     }
 
     /** @return the file */
     public static byte[] bytes(Raster raster) {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try {
-            write(raster, out);
-        } catch (IOException e) {
-            throw new UncheckedIOException("Memory does not fail to be written to", e);
-        }
-        return out.toByteArray();
+        return bytes(raster, "");
     }
 
-    private static BufferedImage toImage(Raster raster) {
-        int type = raster.isOpaque() ? BufferedImage.TYPE_INT_RGB : BufferedImage.TYPE_INT_ARGB;
-        BufferedImage image = new BufferedImage(raster.width(), raster.height(), type);
-        image.getRaster().setDataElements(0, 0, raster.width(), raster.height(), raster.argb());
-        return image;
+    /**
+     * @param comment a few words of ASCII that become part of the file, or empty for none
+     * @return the file
+     */
+    public static byte[] bytes(Raster raster, String comment) {
+        ByteArrayOutputStream file = new ByteArrayOutputStream(BUFFER_BYTES);
+        file.writeBytes(SIGNATURE);
+        chunk(file, "IHDR", header(raster));
+        if (!comment.isEmpty()) {
+            chunk(file, "tEXt", ("Comment\0" + comment).getBytes(StandardCharsets.ISO_8859_1));
+        }
+        chunk(file, "IDAT", data(raster));
+        chunk(file, "IEND", new byte[0]);
+        return file.toByteArray();
+    }
+
+    /** Width, height (4 bytes each), bit depth, color type, and three zeros: deflate, adaptive filters, not interlaced. */
+    private static byte[] header(Raster raster) {
+        return ByteBuffer.allocate(13)
+                .putInt(raster.width())
+                .putInt(raster.height())
+                .put((byte) EIGHT_BITS)
+                .put((byte) (raster.isOpaque() ? TRUECOLOR : TRUECOLOR_WITH_ALPHA))
+                .array();
+    }
+
+    /** Length, type, data, and a checksum of type and data. */
+    private static void chunk(ByteArrayOutputStream file, String type, byte[] data) {
+        byte[] name = type.getBytes(StandardCharsets.ISO_8859_1);
+        CRC32 checksum = new CRC32();
+        checksum.update(name);
+        checksum.update(data);
+        file.writeBytes(ByteBuffer.allocate(4).putInt(data.length).array());
+        file.writeBytes(name);
+        file.writeBytes(data);
+        file.writeBytes(ByteBuffer.allocate(4).putInt((int) checksum.getValue()).array());
+    }
+
+    /** Each row begins with the number of its filter. */
+    private static byte[] data(Raster raster) {
+        int channels = raster.isOpaque() ? 3 : 4;
+        int stride = raster.width() * channels;
+        byte[] above = new byte[stride];
+        byte[] row = new byte[stride];
+        byte[] sub = new byte[1 + stride];
+        byte[] up = new byte[1 + stride];
+        sub[0] = SUB;
+        up[0] = UP;
+        ByteArrayOutputStream out = new ByteArrayOutputStream(BUFFER_BYTES);
+        byte[] buffer = new byte[BUFFER_BYTES];
+        Deflater deflater = new Deflater(Deflater.BEST_SPEED);
+        try {
+            for (int y = 0; y < raster.height(); y++) {
+                samples(raster, y, channels, row);
+                boolean left = difference(row, row, channels, sub) <= difference(row, above, 0, up);
+                deflater.setInput(left ? sub : up);
+                while (!deflater.needsInput()) {
+                    out.write(buffer, 0, deflater.deflate(buffer));
+                }
+                byte[] done = above;
+                above = row;
+                row = done;
+            }
+            deflater.finish();
+            while (!deflater.finished()) {
+                out.write(buffer, 0, deflater.deflate(buffer));
+            }
+            return out.toByteArray();
+        } finally {
+            deflater.end();
+        }
+    }
+
+    private static void samples(Raster raster, int y, int channels, byte[] row) {
+        int[] argb = raster.argb();
+        int in = y * raster.width();
+        for (int out = 0; out < row.length; out += channels, in++) {
+            int pixel = argb[in];
+            row[out] = (byte) (pixel >> 16);
+            row[out + 1] = (byte) (pixel >> 8);
+            row[out + 2] = (byte) pixel;
+            if (channels == 4) {
+                row[out + 3] = (byte) (pixel >>> 24);
+            }
+        }
+    }
+
+    /**
+     * @param from what is taken off each sample: of the row itself {@code back} samples before, where before its start is 0
+     * @param filtered gets the differences, after its first byte
+     * @return the sum of their absolute values
+     */
+    private static int difference(byte[] row, byte[] from, int back, byte[] filtered) {
+        int sum = 0;
+        for (int i = 0; i < back; i++) {
+            filtered[1 + i] = row[i];
+            sum += Math.abs(row[i]);
+        }
+        for (int i = back; i < row.length; i++) {
+            byte difference = (byte) (row[i] - from[i - back]);
+            filtered[1 + i] = difference;
+            sum += Math.abs(difference);
+        }
+        return sum;
     }
 }

@@ -62,7 +62,8 @@ public final class StillReader {
      */
     public static StillPicture read(byte[] file, DecodeLimits limits, Checkpoint checkpoint) throws UnreadablePicture {
         FileKind kind = FileKind.of(file);
-        Size stored = head(file, limits).size();
+        Size stored =
+                reading(file, limits, Checkpoint.NONE, reader -> new Size(reader.getWidth(0), reader.getHeight(0)));
         DecodeLimits.checkSides(stored);
         if (stored.area() > limits.maxPixels()) {
             throw new UnreadablePicture("is " + stored + " pixels; at most " + limits.maxPixels() / 1_000_000
