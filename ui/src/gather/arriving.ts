@@ -15,6 +15,8 @@ const PAUSE_MILLIS = 600
  */
 export class Arriving {
   private files: Gatherable[]
+  /** In a new reel all frames are what came; there nothing is chosen. */
+  private readonly isNew: boolean
   private readonly gathering = crypto.randomUUID()
   private readonly came = new Map<number, NewStill[]>()
   private next = 0
@@ -31,6 +33,7 @@ export class Arriving {
     public last: number,
   ) {
     this.files = files
+    this.isNew = reel === null
   }
 
   /** @return the files in the order in which they will play */
@@ -53,6 +56,9 @@ export class Arriving {
   async all(): Promise<number> {
     this.flush()
     await this.turn
+    if (!this.isNew && this.added.length > 0 && useReel().reel?.id === this.reel) {
+      useSelection().of(this.added)
+    }
     return this.added.length
   }
 
@@ -92,7 +98,6 @@ export class Arriving {
     const store = useReel()
     if (store.reel?.id === this.reel) {
       store.take(told)
-      useSelection().of(this.added)
     }
   }
 

@@ -6,6 +6,7 @@ import dobbin.reel.Ranges;
 import dobbin.reel.Reel;
 import dobbin.still.CountingOrder;
 import dobbin.timing.Delays;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 
@@ -30,6 +31,14 @@ public record AddStills(List<NewStill> stills, int after, String gathering) impl
     @Override
     public boolean continues(Edit before) {
         return !gathering.isEmpty() && before instanceof AddStills other && gathering.equals(other.gathering);
+    }
+
+    @Override
+    public Edit joined(Edit before) {
+        AddStills earlier = (AddStills) before;
+        List<NewStill> all = new ArrayList<>(earlier.stills);
+        all.addAll(stills);
+        return new AddStills(all, earlier.after, gathering);
     }
 
     @Override

@@ -82,6 +82,11 @@ public sealed interface Edit
         return false;
     }
 
+    /** @return what both did together, where this one goes on with {@code before} */
+    default Edit joined(Edit before) {
+        return this;
+    }
+
     /** @return whether {@link #continues} counts however much later it comes: stills that come in one by one are one step */
     default boolean gathersOn() {
         return false;

@@ -56,6 +56,8 @@ class EveryViewTest {
         assertThat(page.locator("button.head").or(page.getByText("No cut-outs yet")))
                 .isVisible();
         if (page.locator("button.head").count() == 0) {
+            sheet.button("Pause").click();
+            page.keyboard().press("Home");
             sheet.button("Add a cut-out").click();
             sheet.choose("A shape…");
             page.locator(".v-dialog button[type=submit]").click();

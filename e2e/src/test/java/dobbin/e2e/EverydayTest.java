@@ -5,10 +5,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.MouseButton;
+import java.util.ArrayList;
 import java.util.Base64;
+import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -88,6 +91,91 @@ class EverydayTest {
         assertThat(page.getByText("Stopped. Nothing was added.")).isVisible();
         assertThat(panel).isHidden();
         assertThat(page.request().get(visit.address() + "/api/reels").text()).isEqualTo(before);
+    }
+
+    @Test
+    void whatIsReadIsKeptWhenReadingIsStopped() {
+        page.route("**/api/pictures*name=Tide%203*", route -> {});
+        sheet.choose(Stills.png(1), Stills.png(2), Stills.png(3), Stills.png(4));
+        sheet.awaitOrder(1, 2);
+        page.getByLabel("Reading files").getByText("Stop").click();
+        assertThat(page.getByText("Stopped. 2 frames added.")).isVisible();
+        sheet.button("Undo").click();
+        assertThat(sheet.cards()).hasCount(0);
+    }
+
+    @Test
+    void aFileThatFailedIsNamedAndCanBeTriedAgain() {
+        page.route(
+                "**/api/pictures*name=Tide%202*",
+                route ->
+                        route.fulfill(new Route.FulfillOptions().setStatus(503).setBody("{\"detail\":\"Too busy.\"}")));
+        sheet.choose(Stills.png(1), Stills.png(2), Stills.png(3));
+        sheet.awaitOrder(1, 3);
+        Locator panel = page.getByLabel("Reading files");
+        assertThat(panel).containsText("“Tide 2.png” was not read. Too busy.");
+        page.unroute("**/api/pictures*name=Tide%202*");
+        panel.getByText("Try it again").click();
+        sheet.awaitOrder(1, 3, 2);
+        visit.browser().complaints().removeIf(complaint -> complaint.contains("status of 503"));
+    }
+
+    @Test
+    void aSecondDropWaitsForTheFirst() {
+        List<Route> held = new ArrayList<>();
+        page.route("**/api/pictures*name=Tide%204*", held::add);
+        handOver("drop", ".shelf", 4);
+        page.waitForCondition(() -> held.size() == 1);
+        handOver("drop", ".shelf", 7);
+        assertThat(page.getByLabel("Reading files")).containsText("Another drop waits for this to end.");
+        held.get(0).resume();
+        sheet.awaitOrder(7);
+        String address = page.url();
+        page.goBack();
+        sheet.awaitOrder(4);
+        org.assertj.core.api.Assertions.assertThat(page.url()).isNotEqualTo(address);
+    }
+
+    /** Two tabs chose a frame; one removed it; the press in the other must not change all frames. */
+    @Test
+    void aChoiceThatIsGoneDoesNothingAndSaysSo() {
+        sheet.openFive();
+        sheet.card(4).click();
+        Page other = page.context().newPage();
+        other.navigate(page.url());
+        Sheet elsewhere = new Sheet(other);
+        elsewhere.awaitOrder(1, 2, 3, 9, 10);
+        elsewhere.card(4).click();
+        other.keyboard().press("Delete");
+        elsewhere.awaitOrder(1, 2, 3, 10);
+        other.close();
+        sheet.awaitOrder(1, 2, 3, 10);
+        sheet.button("200").click();
+        assertThat(page.getByText("The frames you had chosen are gone, so nothing was changed."))
+                .isVisible();
+        sheet.awaitDelays("100 ms", "100 ms", "100 ms", "100 ms");
+    }
+
+    @Test
+    void removedReelsLieInADrawerUntilItIsEmptied() {
+        sheet.openFive();
+        page.getByTitle(Pattern.compile("rename")).click();
+        page.getByLabel("Name of the reel").fill("Neap tide");
+        page.getByLabel("Name of the reel").press("Enter");
+        assertThat(page).hasTitle("Neap tide · Dobbin");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Shelf"))
+                .click();
+        page.getByLabel("Take “Neap tide” off the shelf").click();
+        page.reload();
+        Locator drawer = page.getByLabel("Removed", new Page.GetByLabelOptions().setExact(true));
+        drawer.getByText("Removed").click();
+        assertThat(drawer.getByText("Neap tide")).isVisible();
+        page.getByLabel("Put “Neap tide” back").click();
+        assertThat(page.getByLabel("Take “Neap tide” off the shelf")).isVisible();
+        page.getByLabel("Take “Neap tide” off the shelf").click();
+        drawer.getByText("Empty it").click();
+        drawer.getByText("Remove all for good").click();
+        assertThat(drawer).hasCount(0);
     }
 
     @Test

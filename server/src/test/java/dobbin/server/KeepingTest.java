@@ -88,6 +88,7 @@ class KeepingTest {
             reel = edited(reel, "{'type':'addStills','stills':[" + still + "],'after':" + last + ",'gathering':'one'}");
         }
         assertThat(reel.get("frames")).hasSize(4);
+        assertThat(reel.get("undo").asString()).isEqualTo("Add 3 stills");
         assertThat(steps(reel)).isEqualTo(3);
     }
 

@@ -147,9 +147,11 @@ public class Reels {
             checkPictures(before, after);
             data.needRoom(0);
             Seen seen = Seen.of(after);
+            Optional<Edit> earlier = stale ? Optional.empty() : goneOnWith(from, edit);
+            Edit whole = earlier.map(edit::joined).orElse(edit);
             ReelStore.NewStep step = new ReelStore.NewStep(
-                    shortened(edit.title(before)), documents.write(edit), documents.write(after), cards.write(seen));
-            boolean stored = !stale && goesOn(from, edit) ? store.replace(from, step) : store.append(from, step);
+                    shortened(whole.title(before)), documents.write(whole), documents.write(after), cards.write(seen));
+            boolean stored = earlier.isPresent() ? store.replace(from, step) : store.append(from, step);
             if (stored) {
                 documents.remember(row(id).serial(), seen);
             }
@@ -157,13 +159,15 @@ public class Reels {
         });
     }
 
-    private boolean goesOn(ReelStore.Row from, Edit edit) {
-        return from.redo() == null
-                && store.madeBy(from.id(), from.step())
+    /** @return the edit of the step the reel stands on, where this one goes on with it */
+    private Optional<Edit> goneOnWith(ReelStore.Row from, Edit edit) {
+        return from.redo() != null
+                ? Optional.empty()
+                : store.madeBy(from.id(), from.step())
                         .filter(made -> edit.gathersOn()
                                 || Duration.between(made.at(), Instant.now()).compareTo(IN_A_ROW) < 0)
-                        .map(made -> edit.continues(documents.readEdit(made.edit())))
-                        .orElse(false);
+                        .map(made -> documents.readEdit(made.edit()))
+                        .filter(edit::continues);
     }
 
     private static String shortened(String title) {
