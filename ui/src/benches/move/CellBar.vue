@@ -70,21 +70,21 @@ function glide(): void {
 <style scoped>
 .bar {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  
-  min-height: 36px;
+  justify-content: space-between;
+  min-width: 0;
 }
 
 .bar :deep(.v-btn) {
   min-width: 0;
-  padding: 0 8px;
+  padding: 0 6px;
 }
 
 .words {
-  overflow: hidden;
-  margin-right: auto;
+  flex: 1 0 100%;
+  padding-top: 4px;
   font-size: 13px;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+  line-height: 1.3;
 }
 </style>

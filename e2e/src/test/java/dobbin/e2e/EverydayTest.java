@@ -150,7 +150,8 @@ class EverydayTest {
         elsewhere.awaitOrder(1, 2, 3, 10);
         other.close();
         sheet.awaitOrder(1, 2, 3, 10);
-        sheet.button("200").click();
+        page.getByLabel("Delay in ms").fill("200");
+        page.getByLabel("Delay in ms").press("Enter");
         assertThat(page.getByText("The frames you had chosen are gone, so nothing was changed."))
                 .isVisible();
         sheet.awaitDelays("100 ms", "100 ms", "100 ms", "100 ms");
@@ -173,6 +174,7 @@ class EverydayTest {
         page.getByLabel("Put “Neap tide” back").click();
         assertThat(page.getByLabel("Take “Neap tide” off the shelf")).isVisible();
         page.getByLabel("Take “Neap tide” off the shelf").click();
+        drawer.getByText("Removed").click();
         drawer.getByText("Empty it").click();
         drawer.getByText("Remove all for good").click();
         assertThat(drawer).hasCount(0);
