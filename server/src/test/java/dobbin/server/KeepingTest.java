@@ -6,8 +6,13 @@ import dobbin.gif.GifReader;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.server.RunningServer.Answer;
+import dobbin.server.data.DataStore;
+import dobbin.server.pictures.PictureLibrary;
+import dobbin.server.reels.Reels;
 import dobbin.still.DecodeLimits;
 import dobbin.still.PngWriter;
+import java.time.Instant;
+import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -133,6 +138,44 @@ class KeepingTest {
     }
 
     @Test
+    void picturesStayAsLongAsAnythingNamesThem() {
+        JsonNode reel = server.reelOf(0xFF445566);
+        String picture = reel.at("/frames/0/content/picture").asString();
+        JsonNode bare = edited(reel, "{'type':'removeFrames','frames':[1]}");
+        server.delete(path(reel));
+        sweep();
+        assertThat(server.bean(PictureLibrary.class).infos(List.of(picture)))
+                .as("a removed reel can be put back, and its edit undone")
+                .isNotEmpty();
+        assertThat(bare.get("frames")).isEmpty();
+        server.delete("/api/removed/" + reel.get("id").asString());
+        sweep();
+        assertThat(server.bean(PictureLibrary.class).infos(List.of(picture))).isEmpty();
+    }
+
+    /** As on the next day. */
+    private static void sweep() {
+        server.bean(PictureLibrary.class)
+                .sweep(Instant.now().plusSeconds(60), server.bean(Reels.class).picturesNamed());
+    }
+
+    @Test
+    void theDataFileGivesSpaceBackWhileItIsInUse() {
+        JsonNode reel = server.reelOf(NIGHT, DAWN);
+        JsonNode now = reel;
+        for (int i = 0; i < 150; i++) {
+            now = edited(
+                    now, "{'type':'setDelay','frames':[" + (1 + i % 2) + "],'delayMillis':" + (200 + 10 * i) + "}");
+        }
+        long before = server.dataFile().length();
+        server.bean(DataStore.class).compact(4_000);
+        assertThat(server.dataFile().length()).isLessThan(before / 2);
+        assertThat(server.get(path(reel)).json()).isEqualTo(now);
+        server.restart();
+        assertThat(server.get(path(reel)).json()).isEqualTo(now);
+    }
+
+    @Test
     void aLongShelfComesInPages() {
         for (int i = 0; i < 3; i++) {
             server.post("/api/reels", "{\"name\":\"Reel " + i + "\"}");
@@ -166,6 +209,10 @@ class KeepingTest {
                 .singleElement()
                 .satisfies(card -> assertThat(card.get("problem").asString()).startsWith("This reel is damaged"));
         assertThat(server.get(path(sound)).json()).isEqualTo(sound);
+        assertThat(server.delete(path(damaged)).status())
+                .as("it can be removed")
+                .isEqualTo(204);
+        assertThat(server.delete("/api/removed/" + id).status()).isEqualTo(204);
     }
 
     @Test

@@ -3,6 +3,7 @@ package dobbin.server;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.still.PngWriter;
+import java.io.File;
 import java.io.IOException;
 import java.net.URI;
 import java.net.URLEncoder;
@@ -73,6 +74,10 @@ final class RunningServer implements BeforeAllCallback, AfterAllCallback {
     /** What the application is made of, for what cannot be done over HTTP: damage, and the passing of days. */
     <T> T bean(Class<T> type) {
         return context.getBean(type);
+    }
+
+    File dataFile() {
+        return data.resolve("dobbin.mv.db").toFile();
     }
 
     /** Changes the database behind the application's back. */

@@ -76,6 +76,7 @@ public class PictureLibrary implements Pictures {
     TakenFile take(Incoming incoming, String name, Checkpoint checkpoint) throws UnreadablePicture {
         PictureInfo known = store.infos(List.of(incoming.name())).get(incoming.name());
         if (known != null) {
+            store.touch(known.id());
             return new TakenFile(List.of(still(known, name, 0)), FileOpener.notesOn(incoming.head(), name));
         }
         data.needRoom(incoming.size());

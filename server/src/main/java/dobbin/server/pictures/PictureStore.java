@@ -42,6 +42,7 @@ class PictureStore {
             Level.FULL, """
                     SELECT COALESCE(working, bytes) AS bytes, working_sum AS sum, working IS NULL AS whole
                     FROM picture WHERE id = :id""");
+    private static final String TOUCH = "UPDATE picture SET came = CURRENT_TIMESTAMP WHERE id = :id";
     private static final String SELECT_WHOLE = "SELECT bytes FROM picture WHERE id = :id";
     private static final String SELECT_OLD = "SELECT id FROM picture WHERE came < :before";
     private static final String DELETE = "DELETE FROM picture WHERE id IN (:ids)";
@@ -113,6 +114,11 @@ class PictureStore {
                 .param("id", id)
                 .query(PictureStore::copyOf)
                 .optional();
+    }
+
+    /** It came again, and may be named soon. */
+    void touch(String id) {
+        jdbc.sql(TOUCH).param("id", id).update();
     }
 
     /** @return the picture itself */

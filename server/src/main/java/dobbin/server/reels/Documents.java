@@ -4,6 +4,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import dobbin.edit.Edit;
 import dobbin.reel.Reel;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
@@ -40,8 +41,13 @@ class Documents {
         return json.writeValueAsBytes(edit);
     }
 
-    Edit readEdit(byte[] edit) {
-        return json.readValue(edit, Edit.class);
+    /** @return the edit, where this version still knows it */
+    Optional<Edit> readEdit(byte[] edit) {
+        try {
+            return Optional.of(json.readValue(edit, Edit.class));
+        } catch (JacksonException e) {
+            return Optional.empty();
+        }
     }
 
     /** Where a document comes from, asked only when it is not remembered. */

@@ -166,7 +166,7 @@ public class Reels {
                 : store.madeBy(from.id(), from.step())
                         .filter(made -> edit.gathersOn()
                                 || Duration.between(made.at(), Instant.now()).compareTo(IN_A_ROW) < 0)
-                        .map(made -> documents.readEdit(made.edit()))
+                        .flatMap(made -> documents.readEdit(made.edit()))
                         .filter(edit::continues);
     }
 
@@ -235,7 +235,10 @@ public class Reels {
         return store.removedBefore(when);
     }
 
-    /** @return the pictures that any reel names at any point of its history, removed ones too */
+    /**
+     * @return the pictures that any reel names at any point of its history, removed ones too
+     * @throws UnreadableDocument where that cannot be told of one, so that nothing must be swept
+     */
     public Set<String> picturesNamed() {
         Set<String> named = new HashSet<>();
         for (String id : store.ids()) {

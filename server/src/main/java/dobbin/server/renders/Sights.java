@@ -1,5 +1,6 @@
 package dobbin.server.renders;
 
+import com.github.benmanes.caffeine.cache.Caffeine;
 import dobbin.inspect.Inspection;
 import dobbin.inspect.Rhythm;
 import dobbin.inspect.Sample;
@@ -22,7 +23,6 @@ import java.util.Map;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.Executor;
 import java.util.concurrent.ExecutorService;
@@ -43,12 +43,18 @@ class Sights {
     private static final Logger LOG = LoggerFactory.getLogger(Sights.class);
     private static final int PATIENCE_MILLIS = 250;
     private static final int BYTES_OF_A_CHANGE = 200;
+    private static final int REELS_REMEMBERED = 50;
 
     private final Pictures pictures;
     private final Turns turns;
     private final EventHub hub;
     private final Remembered<Object> seen;
-    private final Map<String, Look> underWay = new ConcurrentHashMap<>();
+    /** Of each reel the last look, under way or done. */
+    private final Map<String, Look> underWay = Caffeine.newBuilder()
+            .maximumSize(REELS_REMEMBERED)
+            .<String, Look>build()
+            .asMap();
+
     private final ExecutorService lookers = Executors.newFixedThreadPool(2);
 
     Sights(Pictures pictures, Turns turns, EventHub hub, Budget budget) {
