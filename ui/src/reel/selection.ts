@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, shallowRef } from 'vue'
+import { computed, shallowRef, watch } from 'vue'
 import { useReel } from './store'
 
 /** Which frames are chosen. Ids of frames that are gone count for nothing, so nothing has to be cleaned up. */
@@ -17,6 +17,16 @@ export const useSelection = defineStore('selection', () => {
   const lost = computed(() => chosen.value.size > 0 && ids.value.length === 0)
   /** How long the chosen frames that play last together. */
   const millis = computed(() => frames.value.reduce((sum, frame) => sum + (frame.leftOut ? 0 : frame.delayMillis), 0))
+
+  // What one undoes oneself one knows of: then nothing is chosen.
+  watch(
+    () => store.changedHere,
+    () => {
+      if (lost.value) {
+        none()
+      }
+    },
+  )
 
   function only(id: number): void {
     of([id])

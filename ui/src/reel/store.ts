@@ -29,6 +29,8 @@ export const useReel = defineStore('reel', () => {
   const rhythm = shallowRef<RhythmView | null>(null)
   const job = shallowRef<JobView | null>(null)
   const saving = ref(0)
+  /** Counts the changes made in this tab. */
+  const changedHere = ref(0)
   let turn: Promise<unknown> = Promise.resolve()
   let events: EventSource | null = null
   let opening = 0
@@ -92,6 +94,7 @@ export const useReel = defineStore('reel', () => {
         const answered = await change(now.id, now.revision)
         if (reel.value?.id === now.id) {
           take(answered)
+          changedHere.value++
         }
         return true
       } catch (failure) {
@@ -209,5 +212,5 @@ export const useReel = defineStore('reel', () => {
     }
   }
 
-  return { reel, frames, ids, weight, rhythm, job, saving, open, close, take, dispatch, together, weighAgain, undo, redo, goToStep }
+  return { reel, frames, ids, weight, rhythm, job, saving, changedHere, open, close, take, dispatch, together, weighAgain, undo, redo, goToStep }
 })

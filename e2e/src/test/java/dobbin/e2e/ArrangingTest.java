@@ -272,7 +272,7 @@ class ArrangingTest {
                 .getByRole(com.microsoft.playwright.options.AriaRole.TEXTBOX)
                 .fill("#f6f1e7");
         page.locator(".v-dialog button[type=submit]").click();
-        sheet.awaitUndo("Fit frame 6 inside the canvas");
+        sheet.awaitUndo("Canvas 60 × 90 and fit");
         assertThat(sheet.card(1)).containsText("60 × 40");
         assertThat(page.getByText("Weighs")).hasCount(1);
     }

@@ -74,6 +74,8 @@ class HouseTest {
         noClasses()
                 .that()
                 .haveSimpleNameNotContaining("Store")
+                .and()
+                .haveNameNotMatching(".*SpringCGLIB.*")
                 .should()
                 .dependOnClassesThat()
                 .resideInAnyPackage("java.sql..", "org.springframework.jdbc..")

@@ -1,5 +1,7 @@
 package dobbin.server.reels;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import dobbin.edit.Edit;
 import dobbin.edit.EditRejected;
 import dobbin.raster.Size;
@@ -12,12 +14,14 @@ import dobbin.server.web.NotFound;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Deque;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentLinkedDeque;
 import java.util.function.Function;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -31,12 +35,15 @@ public class Reels {
     private static final Pattern PICTURE_NAME = Pattern.compile("\"([0-9a-f]{64})\"");
     private static final int ATTEMPTS = 10;
     private static final int NEAR = 8;
+    private static final int REELS_REMEMBERED = 16;
 
     static final int MOST_OF_A_PAGE = 200;
     private static final int MAX_TITLE_LENGTH = 200;
     /** A row of nudges is undone at once where each comes this soon after the one before. */
     private static final Duration IN_A_ROW = Duration.ofSeconds(1);
 
+    private final Cache<String, Deque<Seen>> recent =
+            Caffeine.newBuilder().maximumSize(REELS_REMEMBERED).build();
     private final ReelStore store;
     private final Documents documents;
     private final Cards cards;
@@ -99,13 +106,31 @@ public class Reels {
     public <T> Optional<T> findNear(String id, Function<Seen, Optional<T>> wanted) {
         ReelStore.Row row = row(id);
         Optional<T> now = wanted.apply(seen(row));
-        return now.isPresent()
-                ? now
+        Optional<T> replaced = now.isPresent() ? now : recently(id, wanted);
+        return replaced.isPresent()
+                ? replaced
                 : store.near(row, NEAR).stream()
                         .map(near -> documents.read(near.serial(), () -> document(id, near.number())))
                         .map(wanted)
                         .flatMap(Optional::stream)
                         .findFirst();
+    }
+
+    /** Among what stood in the place of a step a moment ago: the earlier ones of a row of nudges. */
+    private <T> Optional<T> recently(String id, Function<Seen, Optional<T>> wanted) {
+        return Optional.ofNullable(recent.getIfPresent(id)).stream()
+                .flatMap(Deque::stream)
+                .map(wanted)
+                .flatMap(Optional::stream)
+                .findFirst();
+    }
+
+    private void rememberRecent(String id, Seen seen) {
+        Deque<Seen> all = recent.get(id, missing -> new ConcurrentLinkedDeque<>());
+        all.addFirst(seen);
+        while (all.size() > NEAR) {
+            all.pollLast();
+        }
     }
 
     /** @param count at most 200 */
@@ -151,7 +176,11 @@ public class Reels {
             Edit whole = earlier.map(edit::joined).orElse(edit);
             ReelStore.NewStep step = new ReelStore.NewStep(
                     shortened(whole.title(before)), documents.write(whole), documents.write(after), cards.write(seen));
+            Seen earlierSeen = seen(from);
             boolean stored = earlier.isPresent() ? store.replace(from, step) : store.append(from, step);
+            if (stored && earlier.isPresent()) {
+                rememberRecent(id, earlierSeen);
+            }
             if (stored) {
                 documents.remember(row(id).serial(), seen);
             }
