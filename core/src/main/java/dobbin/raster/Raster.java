@@ -54,6 +54,31 @@ public final class Raster {
         return argb;
     }
 
+    /** @return the pixels row by row */
+    public PixelRows rows() {
+        return new PixelRows() {
+            @Override
+            public Size size() {
+                return size;
+            }
+
+            @Override
+            public boolean isOpaque() {
+                return opaque;
+            }
+
+            @Override
+            public void read(int y, int[] row) {
+                System.arraycopy(argb, y * row.length, row, 0, row.length);
+            }
+
+            @Override
+            public Raster raster() {
+                return Raster.this;
+            }
+        };
+    }
+
     public int pixel(int x, int y) {
         return argb[y * size.width() + x];
     }

@@ -12,6 +12,8 @@ import java.util.Arrays;
  * with the source; that pass is plain multiply and add along rows, and when reducing it leaves few rows for the other.
  */
 public final class Resampler {
+    private static final int OPAQUE = 0xFF000000;
+
     private Resampler() {}
 
     /** @return {@code source} at {@code size}; the very same raster where that is its size already */
@@ -24,7 +26,7 @@ public final class Resampler {
         if (source.size().equals(size) && region.equals(Region.all(size))) {
             return source;
         }
-        return resize(rows(source), region, size);
+        return resize(source.rows(), region, size);
     }
 
     /**
@@ -68,31 +70,13 @@ public final class Resampler {
             }
             if (channels == 3) {
                 filterOpaqueRow(column, across, row);
+                toOpaqueSrgb(row, argb, y * size.width());
             } else {
                 filterRow(column, across, row);
+                toSrgb(row, argb, y * size.width());
             }
-            toSrgb(row, channels, argb, y * size.width());
         }
         return Raster.of(size, argb);
-    }
-
-    private static PixelRows rows(Raster source) {
-        return new PixelRows() {
-            @Override
-            public Size size() {
-                return source.size();
-            }
-
-            @Override
-            public boolean isOpaque() {
-                return source.isOpaque();
-            }
-
-            @Override
-            public void read(int y, int[] argb) {
-                System.arraycopy(source.argb(), y * argb.length, argb, 0, argb.length);
-            }
-        };
     }
 
     private static void filterOpaqueRow(float[] row, FilterTaps taps, float[] into) {
@@ -147,9 +131,18 @@ public final class Resampler {
         }
     }
 
-    private static void toSrgb(float[] sum, int channels, int[] argb, int start) {
-        for (int in = 0, out = start; in < sum.length; in += channels, out++) {
-            float alpha = channels == 4 ? Math.min(1f, sum[in + 3]) : 1f;
+    private static void toOpaqueSrgb(float[] sum, int[] argb, int start) {
+        for (int in = 0, out = start; in < sum.length; in += 3, out++) {
+            argb[out] = OPAQUE
+                    | LinearLight.toSrgb(sum[in]) << 16
+                    | LinearLight.toSrgb(sum[in + 1]) << 8
+                    | LinearLight.toSrgb(sum[in + 2]);
+        }
+    }
+
+    private static void toSrgb(float[] sum, int[] argb, int start) {
+        for (int in = 0, out = start; in < sum.length; in += 4, out++) {
+            float alpha = Math.min(1f, sum[in + 3]);
             int alphaByte = Math.round(alpha * 255);
             if (alphaByte <= 0) {
                 continue;

@@ -46,7 +46,7 @@ public enum Level {
     /** @return {@code working} as it is drawn from at this level */
     public Raster of(Raster working) {
         return hasCopyOf(working.size())
-                ? Resampler.resize(working, working.size().reducedTo(side))
+                ? Resampler.resize(working.rows(), working.size().reducedTo(side))
                 : working;
     }
 }

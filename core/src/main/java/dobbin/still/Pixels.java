@@ -20,7 +20,12 @@ final class Pixels {
         return switch (image.getType()) {
             case BufferedImage.TYPE_3BYTE_BGR -> plain ? bgr(image, checkpoint) : converted(image, checkpoint);
             case BufferedImage.TYPE_4BYTE_ABGR -> plain ? abgr(image, checkpoint) : converted(image, checkpoint);
-            default -> isGray(image) ? gray(image, checkpoint) : converted(image, checkpoint);
+            default -> {
+                byte[] rgb = RgbImage.samples(image);
+                yield rgb != null
+                        ? rgb(image, rgb, checkpoint)
+                        : isGray(image) ? gray(image, checkpoint) : converted(image, checkpoint);
+            }
         };
     }
 
@@ -39,6 +44,15 @@ final class Pixels {
             checkpoint.check();
             row.read(y, argb);
         }
+    }
+
+    private static PixelRows rgb(BufferedImage image, byte[] rgb, Checkpoint checkpoint) {
+        int stride = 3 * image.getWidth();
+        return Rows.of(image, checkpoint, (y, argb) -> {
+            for (int x = 0, in = y * stride; x < argb.length; x++, in += 3) {
+                argb[x] = OPAQUE | (rgb[in] & 0xFF) << 16 | (rgb[in + 1] & 0xFF) << 8 | rgb[in + 2] & 0xFF;
+            }
+        });
     }
 
     private static PixelRows bgr(BufferedImage image, Checkpoint checkpoint) {

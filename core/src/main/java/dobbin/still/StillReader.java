@@ -9,9 +9,11 @@ import dobbin.raster.PixelRows;
 import dobbin.raster.Raster;
 import dobbin.raster.Resampler;
 import dobbin.raster.Size;
+import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.util.concurrent.CancellationException;
+import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
 import javax.imageio.ImageTypeSpecifier;
 import javax.imageio.stream.ImageInputStream;
@@ -72,10 +74,20 @@ public final class StillReader {
         if (kind == FileKind.JPEG && JpegEnd.isMissing(file)) {
             throw new UnreadablePicture("breaks off in the middle. Copy or export it again");
         }
-        PixelRows decoded = Pixels.of(reading(file, limits, checkpoint, reader -> reader.read(0)), checkpoint);
+        PixelRows decoded = Pixels.of(reading(file, limits, checkpoint, reader -> decoded(kind, reader)), checkpoint);
         Orientation orientation = kind == FileKind.JPEG ? orientationOf(file) : Orientation.UPRIGHT;
         Raster working = Resampler.resize(decoded, stored.reducedTo(WORKING_SIDE));
         return new StillPicture(orientation.upright(working), orientation.upright(stored));
+    }
+
+    private static BufferedImage decoded(FileKind kind, ImageReader reader) throws IOException {
+        if (kind == FileKind.JPEG
+                && reader.getImageTypes(0).next().getBufferedImageType() == BufferedImage.TYPE_3BYTE_BGR) {
+            ImageReadParam how = reader.getDefaultReadParam();
+            how.setDestination(RgbImage.of(reader.getWidth(0), reader.getHeight(0)));
+            return reader.read(0, how);
+        }
+        return reader.read(0);
     }
 
     /** WebP's reader works in whole numbers beside its samples; a JPEG in four inks is turned to three colors after. */

@@ -9,6 +9,7 @@ import java.awt.color.ColorSpace;
 import java.awt.image.BufferedImage;
 import java.awt.image.ComponentColorModel;
 import java.awt.image.DataBuffer;
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.DataOutputStream;
 import java.io.IOException;
@@ -59,6 +60,22 @@ class StillReaderTest {
         assertThat(read.size()).isEqualTo(new Size(32, 64));
         assertThat(read.raster().pixel(16, 4) & 0xFF).isGreaterThan(240);
         assertThat(read.raster().pixel(16, 60) & 0xFF).isLessThan(15);
+    }
+
+    @Test
+    void jpegsHaveThePixelsTheDecoderGives() throws Exception {
+        BufferedImage picture = new BufferedImage(61, 37, BufferedImage.TYPE_INT_RGB);
+        for (int y = 0; y < 37; y++) {
+            for (int x = 0; x < 61; x++) {
+                picture.setRGB(x, y, x * 4 << 16 | y * 6 << 8 | (x * y & 0xFF));
+            }
+        }
+        for (byte[] file : List.of(written(picture, "jpg"), progressive(picture))) {
+            BufferedImage expected = ImageIO.read(new ByteArrayInputStream(file));
+            int[] argb = expected.getRGB(0, 0, 61, 37, null, 0, 61);
+            assertThat(StillReader.read(file, DecodeLimits.USUAL).raster())
+                    .isEqualTo(Raster.of(new Size(61, 37), argb));
+        }
     }
 
     /** Of the class loader of the thread that asks first, nothing depends. */

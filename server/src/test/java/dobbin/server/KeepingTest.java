@@ -11,11 +11,13 @@ import dobbin.server.pictures.PictureLibrary;
 import dobbin.server.reels.Reels;
 import dobbin.still.DecodeLimits;
 import dobbin.still.PngWriter;
+import dobbin.still.StillReader;
 import java.time.Instant;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** What is kept, what goes, and what is said of what is damaged. */
@@ -34,6 +36,16 @@ class KeepingTest {
         Answer answer = server.edit(reel, edit.replace('\'', '"'));
         assertThat(answer.status()).as(() -> answer.json().toString()).isEqualTo(200);
         return answer.json();
+    }
+
+    /** @return the reel of two frames after edit {@code i} = 0.. of {@code edits} gave one of them 200 + 10 i ms, in turn */
+    private static JsonNode afterDelays(int edits, JsonNode reel) {
+        JsonNode now = reel;
+        for (int i = 0; i < edits; i++) {
+            now = edited(
+                    now, "{'type':'setDelay','frames':[" + (1 + i % 2) + "],'delayMillis':" + (200 + 10 * i) + "}");
+        }
+        return now;
     }
 
     private static int steps(JsonNode reel) {
@@ -100,11 +112,7 @@ class KeepingTest {
     @Test
     void theDocumentsOfAHistoryComeBackFarBack() {
         JsonNode reel = server.reelOf(NIGHT, DAWN);
-        JsonNode now = reel;
-        for (int i = 0; i < 70; i++) {
-            now = edited(
-                    now, "{'type':'setDelay','frames':[" + (1 + i % 2) + "],'delayMillis':" + (200 + 10 * i) + "}");
-        }
+        JsonNode now = afterDelays(70, reel);
         for (int step : new int[] {3, 32, 33, 64, 71}) {
             now = server.post(path(reel) + "/step", "{\"base\":" + now.get("revision") + ",\"step\":" + step + "}")
                     .json();
@@ -162,11 +170,7 @@ class KeepingTest {
     @Test
     void theDataFileGivesSpaceBackWhileItIsInUse() {
         JsonNode reel = server.reelOf(NIGHT, DAWN);
-        JsonNode now = reel;
-        for (int i = 0; i < 150; i++) {
-            now = edited(
-                    now, "{'type':'setDelay','frames':[" + (1 + i % 2) + "],'delayMillis':" + (200 + 10 * i) + "}");
-        }
+        JsonNode now = afterDelays(150, reel);
         long before = server.dataFile().length();
         server.bean(DataStore.class).compact(4_000);
         assertThat(server.dataFile().length()).isLessThan(before / 2);
@@ -251,7 +255,7 @@ class KeepingTest {
         byte[] sound = server.get(file).body();
         assertThat(GifReader.open(sound, DecodeLimits.USUAL).size()).isEqualTo(new Size(30, 20));
         sound[40] ^= 1;
-        server.bean(org.springframework.jdbc.core.JdbcTemplate.class)
+        server.bean(JdbcTemplate.class)
                 .update(
                         "UPDATE delivery SET bytes = ? WHERE id = ?",
                         sound,
@@ -272,15 +276,26 @@ class KeepingTest {
         JsonNode reel = server.post("/api/reels", "{\"name\":\"Noise\"}").json();
         reel = edited(reel, "{'type':'addStills','stills':[" + still + "],'after':0,'gathering':''}");
         String drawn = path(reel) + "/frames/" + reel.at("/frames/0/drawn").asString() + ".png?width=";
-        byte[] before = server.get(drawn + 300).body();
+        byte[] before = server.get(drawn + 250).body();
         server.sql("UPDATE picture SET small = X'00112233' WHERE id = '" + picture + "'");
         server.restart();
-        assertThat(server.get(drawn + 300).body()).isEqualTo(before);
+        assertThat(server.get(drawn + 250).body()).isEqualTo(before);
+        server.bean(JdbcTemplate.class)
+                .update(
+                        "UPDATE picture SET small = ?, small_sum = NULL WHERE id = ?",
+                        PngWriter.bytes(Raster.filled(new Size(320, 183), NIGHT)),
+                        picture);
+        server.restart();
+        assertThat(StillReader.read(server.get(drawn + 249).body(), DecodeLimits.USUAL)
+                        .raster()
+                        .pixel(120, 70))
+                .as("earlier versions kept copies as PNG")
+                .isEqualTo(NIGHT);
         large[large.length / 2] ^= 1;
-        server.bean(org.springframework.jdbc.core.JdbcTemplate.class)
+        server.bean(JdbcTemplate.class)
                 .update("UPDATE picture SET bytes = ?, small = X'00112233' WHERE id = ?", large, picture);
         server.restart();
-        Answer damaged = server.get(drawn + 299);
+        Answer damaged = server.get(drawn + 248);
         assertThat(damaged.status()).isEqualTo(422);
         assertThat(damaged.detail()).startsWith("A picture is damaged on the disk");
     }

@@ -159,7 +159,7 @@ public class PictureLibrary implements Pictures {
 
     /** The file itself is kept, and what was made smaller of it beside it. */
     private PictureInfo keepFile(Gathered still, byte[] file, FileKind kind) {
-        return keep(still, file, kind, () -> isReduced(still) ? PngWriter.bytes(still.raster()) : null);
+        return keep(still, file, kind, () -> isReduced(still) ? StoredCopy.pack(still.raster()) : null);
     }
 
     /**
@@ -194,7 +194,7 @@ public class PictureLibrary implements Pictures {
     }
 
     private static byte[] copy(Raster raster, Level level) {
-        return level.hasCopyOf(raster.size()) ? PngWriter.bytes(level.of(raster)) : null;
+        return level.hasCopyOf(raster.size()) ? StoredCopy.pack(level.of(raster)) : null;
     }
 
     private Raster decoded(String id, Level level) {
@@ -202,7 +202,9 @@ public class PictureLibrary implements Pictures {
                 store.copy(id, level).orElseThrow(() -> new NotFound("There is no picture " + id + "."));
         if (copy.whole() ? ContentName.of(copy.bytes()).equals(id) : !copy.isDamaged()) {
             try {
-                return StillReader.read(copy.bytes(), STORED).raster();
+                return StoredCopy.isPacked(copy.bytes())
+                        ? StoredCopy.unpack(copy.bytes())
+                        : StillReader.read(copy.bytes(), STORED).raster();
             } catch (UnreadablePicture e) {
                 LOG.warn("A stored copy of picture {} {}", id, e.getMessage());
             }

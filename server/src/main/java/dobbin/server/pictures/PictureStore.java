@@ -53,7 +53,7 @@ class PictureStore {
         this.jdbc = jdbc;
     }
 
-    /** @param working a reduced copy as PNG, or null where the next larger one serves; {@code medium}, {@code small} likewise */
+    /** @param working a reduced {@link StoredCopy}, or null where the next larger one serves; {@code medium}, {@code small} likewise */
     record Row(PictureInfo info, String mediaType, byte[] bytes, byte[] working, byte[] medium, byte[] small) {
         long size() {
             return bytes.length + length(working) + length(medium) + length(small);

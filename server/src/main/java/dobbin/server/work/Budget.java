@@ -1,6 +1,5 @@
 package dobbin.server.work;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.Semaphore;
@@ -149,15 +148,5 @@ public class Budget {
             Thread.currentThread().interrupt();
             return new java.util.concurrent.CancellationException("Stopped while waiting for memory");
         }
-    }
-
-    /** @return what is kept and how much of it, for the log */
-    @Override
-    public String toString() {
-        List<String> shares = new ArrayList<>();
-        for (Kept kept : Kept.values()) {
-            shares.add(kept + " " + bytesFor(kept) / 1_000_000 + " MB");
-        }
-        return String.join(", ", shares);
     }
 }
