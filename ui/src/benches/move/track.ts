@@ -17,24 +17,27 @@ export interface Track {
   stops: Stop[]
 }
 
-/** The server tells each number of the poses as a list, and what is always the same only once. */
+/** The server tells the numbers of poses in ten thousandths. */
+const FINEST = 1e4
+
+/** A number is told for the first frame, then its changes; what never changes is told once. */
 export function unfolded(told: Told, frames: number): Track {
   const away = new Set(told.away)
   const at = <V>(values: V[], row: number): V => (values.length === 1 ? values[0] : values[row]) as V
-  const stops = Array.from({ length: frames }, (_, row) => ({
-    pose: {
-      x: at(told.x, row),
-      y: at(told.y, row),
-      scaleX: at(told.scaleX, row),
-      scaleY: at(told.scaleY, row),
-      turn: at(told.turn, row),
-      opacity: at(told.opacity, row),
-      shown: at(told.shown, row),
-      walk: at(told.walk, row),
-    },
-    there: !away.has(row),
-    turn: told.turns.length === 0 ? -1 : at(told.turns, row),
-    art: told.arts[at(told.art, row)] ?? '',
-  }))
+  const sums: Pose = { x: 0, y: 0, scaleX: 0, scaleY: 0, turn: 0, opacity: 0, shown: 0, walk: 0 }
+  const fields = Object.keys(sums) as (keyof Pose)[]
+  const stops = Array.from({ length: frames }, (_, row) => {
+    const pose = { ...sums }
+    for (const field of fields) {
+      sums[field] += told[field][row] ?? 0
+      pose[field] = sums[field] / FINEST
+    }
+    return {
+      pose,
+      there: !away.has(row),
+      turn: told.turns.length === 0 ? -1 : at(told.turns, row),
+      art: told.arts[at(told.art, row)] ?? '',
+    }
+  })
   return { cutout: told.cutout, width: told.width, height: told.height, stops }
 }

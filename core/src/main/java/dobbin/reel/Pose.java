@@ -14,7 +14,8 @@ import dobbin.raster.Affine;
  */
 public record Pose(
         double x, double y, double scaleX, double scaleY, double turn, double opacity, double shown, double walk) {
-    private static final double FINEST = 1e4;
+    /** How many parts of one its numbers tell apart. */
+    public static final double FINEST = 1e4;
 
     public Pose {
         x = kept("x", x, -100_000, 100_000);

@@ -120,9 +120,26 @@ public final class Looks {
         for (Cutout cutout : cutouts) {
             if (!cutout.hidden() && tracks.isThere(cutout, index)) {
                 inputs.append("\nwith ").append(lying(cutout).how).append(' ');
-                inputs.append(tracks.pose(cutout, index)).append(' ').append(ofArt(cutout, index));
+                add(tracks.pose(cutout, index), inputs);
+                inputs.append(ofArt(cutout, index));
             }
         }
+    }
+
+    /** A record would write itself far more slowly, and there is a pose for each cut-out and frame. */
+    private static void add(Pose pose, StringBuilder inputs) {
+        add(pose.x(), inputs);
+        add(pose.y(), inputs);
+        add(pose.scaleX(), inputs);
+        add(pose.scaleY(), inputs);
+        add(pose.turn(), inputs);
+        add(pose.opacity(), inputs);
+        add(pose.shown(), inputs);
+        add(pose.walk(), inputs);
+    }
+
+    private static void add(double number, StringBuilder inputs) {
+        inputs.append(Math.round(Pose.FINEST * number)).append(' ');
     }
 
     private Lying lying(Cutout cutout) {

@@ -155,8 +155,10 @@ final class MoveBench {
         List<Double> values = new ArrayList<>();
         JsonNode reel = reel();
         JsonNode told = reel.get("tracks").get(column - 1).get(field);
+        int tenThousandths = 0;
         for (int i = 0; i < reel.get("frames").size(); i++) {
-            values.add(told.get(told.size() == 1 ? 0 : i).asDouble());
+            tenThousandths += told.path(i).asInt(0);
+            values.add(tenThousandths / 10_000.0);
         }
         return values;
     }

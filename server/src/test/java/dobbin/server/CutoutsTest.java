@@ -61,7 +61,10 @@ class CutoutsTest {
                         + "}],'frame':3,'scope':'HERE'}");
         JsonNode track = reel.get("tracks").get(0);
         assertThat(track.get("width").asDouble()).isEqualTo(6);
-        assertThat(track.get("x")).extracting(JsonNode::asDouble).containsExactly(15.0, 20.0, 25.0);
+        assertThat(track.get("x"))
+                .as("ten thousandths: the first, then the changes")
+                .extracting(JsonNode::asInt)
+                .containsExactly(150_000, 50_000, 50_000);
         assertThat(track.get("y")).as("what is always the same is told once").hasSize(1);
         assertThat(picture(drawn(reel, 1)).pixel(22, 10)).isEqualTo(RED);
         assertThat(picture(drawn(reel, 1)).pixel(24, 10)).isEqualTo(DAY);

@@ -12,8 +12,9 @@ import java.util.Map;
 import java.util.function.ToDoubleFunction;
 
 /**
- * Where a cut-out is on each frame of the sheet, a list for each number of its pose. What is the same on all frames is told
- * once.
+ * Where a cut-out is on each frame of the sheet, a list for each number of its pose, in ten thousandths: the number on the
+ * first frame, then its change from each frame to the next. Along an even glide the changes are alike, so the answer packs
+ * well. What is the same on all frames is told once.
  *
  * @param width of the box of what it shows, at scale 1, and {@code height}
  * @param x as in {@link Pose}, and so on
@@ -26,14 +27,14 @@ record Track(
         int cutout,
         double width,
         double height,
-        List<Double> x,
-        List<Double> y,
-        List<Double> scaleX,
-        List<Double> scaleY,
-        List<Double> turn,
-        List<Double> opacity,
-        List<Double> shown,
-        List<Double> walk,
+        List<Integer> x,
+        List<Integer> y,
+        List<Integer> scaleX,
+        List<Integer> scaleY,
+        List<Integer> turn,
+        List<Integer> opacity,
+        List<Integer> shown,
+        List<Integer> walk,
         List<Integer> away,
         List<Integer> turns,
         List<String> arts,
@@ -79,8 +80,17 @@ record Track(
                 once(art));
     }
 
-    private static List<Double> column(List<Pose> poses, ToDoubleFunction<Pose> number) {
-        return once(poses.stream().map(number::applyAsDouble).toList());
+    private static List<Integer> column(List<Pose> poses, ToDoubleFunction<Pose> number) {
+        List<Integer> column = new ArrayList<>(poses.size());
+        int before = 0;
+        boolean changes = false;
+        for (Pose pose : poses) {
+            int value = (int) Math.round(Pose.FINEST * number.applyAsDouble(pose));
+            changes |= !column.isEmpty() && value != before;
+            column.add(value - before);
+            before = value;
+        }
+        return changes || column.isEmpty() ? column : column.subList(0, 1);
     }
 
     private static <V> List<V> once(List<V> values) {
