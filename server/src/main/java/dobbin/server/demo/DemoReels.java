@@ -7,6 +7,7 @@ import dobbin.server.Settings;
 import dobbin.server.pictures.PictureLibrary;
 import dobbin.server.reels.OpenReel;
 import dobbin.server.reels.Reels;
+import dobbin.server.reels.Shelf;
 import dobbin.skerry.DemoFile;
 import dobbin.skerry.DemoFolder;
 import dobbin.skerry.SkerryPoint;
@@ -26,18 +27,20 @@ class DemoReels implements ApplicationRunner {
     private static final Logger LOG = LoggerFactory.getLogger(DemoReels.class);
 
     private final Reels reels;
+    private final Shelf shelf;
     private final PictureLibrary pictures;
     private final Settings settings;
 
-    DemoReels(Reels reels, PictureLibrary pictures, Settings settings) {
+    DemoReels(Reels reels, Shelf shelf, PictureLibrary pictures, Settings settings) {
         this.reels = reels;
+        this.shelf = shelf;
         this.pictures = pictures;
         this.settings = settings;
     }
 
     @Override
     public void run(ApplicationArguments args) throws UnreadablePicture {
-        if (!settings.demo() || !reels.isEmpty()) {
+        if (!settings.demo() || !shelf.isEmpty()) {
             return;
         }
         LOG.info("Drawing the demo reels, some seconds");

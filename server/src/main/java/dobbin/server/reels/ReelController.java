@@ -21,10 +21,12 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class ReelController {
     private final Reels reels;
+    private final Shelf shelf;
     private final Settings settings;
 
-    ReelController(Reels reels, Settings settings) {
+    ReelController(Reels reels, Shelf shelf, Settings settings) {
         this.reels = reels;
+        this.shelf = shelf;
         this.settings = settings;
     }
 
@@ -41,8 +43,8 @@ class ReelController {
     @GetMapping("/api/reels")
     Shelved.Page shelf(@RequestParam(defaultValue = "0") int from, @RequestParam(defaultValue = "60") int count) {
         Ranges.check("from", from, 0, Integer.MAX_VALUE);
-        Ranges.check("count", count, 1, Reels.MOST_OF_A_PAGE);
-        return reels.shelf(from, count);
+        Ranges.check("count", count, 1, Shelf.MOST_OF_A_PAGE);
+        return shelf.page(from, count);
     }
 
     /** Reels that were removed and can be put back, for so many days. */
@@ -50,21 +52,21 @@ class ReelController {
 
     @GetMapping("/api/removed")
     Removed removed() {
-        return new Removed(reels.removed(), settings.daysRemoved());
+        return new Removed(shelf.removed(), settings.daysRemoved());
     }
 
     /** Removes for good all that was removed. */
     @DeleteMapping("/api/removed")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void empty() {
-        reels.purge(reels.removed().stream().map(Shelved::id).toList());
+        shelf.purge(shelf.removed().stream().map(Shelved::id).toList());
     }
 
     /** Removes one for good that was removed. */
     @DeleteMapping("/api/removed/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void purge(@PathVariable String id) {
-        reels.purge(List.of(id));
+        shelf.purge(List.of(id));
     }
 
     @PostMapping("/api/reels")
@@ -81,12 +83,13 @@ class ReelController {
     @DeleteMapping("/api/reels/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void remove(@PathVariable String id) {
-        reels.remove(id);
+        shelf.remove(id);
     }
 
     @PostMapping("/api/reels/{id}/restore")
     ReelView restore(@PathVariable String id) {
-        return ReelView.of(reels.restore(id));
+        shelf.restore(id);
+        return ReelView.of(reels.open(id));
     }
 
     @PostMapping("/api/reels/{id}/edits")

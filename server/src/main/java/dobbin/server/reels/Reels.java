@@ -4,26 +4,22 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import dobbin.edit.Edit;
 import dobbin.edit.EditRejected;
-import dobbin.raster.Size;
 import dobbin.reel.PictureRef;
 import dobbin.reel.Reel;
 import dobbin.server.data.DataStore;
 import dobbin.server.pictures.PictureInfo;
 import dobbin.server.pictures.PictureLibrary;
 import dobbin.server.web.NotFound;
-import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Deque;
 import java.util.HashSet;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentLinkedDeque;
 import java.util.function.Function;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -32,12 +28,10 @@ import org.springframework.transaction.support.TransactionTemplate;
 /** Opens, changes, undoes. One change is one transaction: the edit and the whole document after it. */
 @Service
 public class Reels {
-    private static final Pattern PICTURE_NAME = Pattern.compile("\"([0-9a-f]{64})\"");
     private static final int ATTEMPTS = 10;
     private static final int NEAR = 8;
     private static final int REELS_REMEMBERED = 16;
 
-    static final int MOST_OF_A_PAGE = 200;
     private static final int MAX_TITLE_LENGTH = 200;
     /** A row of nudges is undone at once where each comes this soon after the one before. */
     private static final Duration IN_A_ROW = Duration.ofSeconds(1);
@@ -74,9 +68,6 @@ public class Reels {
 
     /** Told after a reel has changed, or has stayed as it is though it was about to change. */
     public record Changed(OpenReel reel) {}
-
-    /** Told after reels were removed for good. */
-    public record Purged() {}
 
     public OpenReel create(String name) {
         String id = UUID.randomUUID().toString();
@@ -131,23 +122,6 @@ public class Reels {
         while (all.size() > NEAR) {
             all.pollLast();
         }
-    }
-
-    /** @param count at most 200 */
-    public Shelved.Page shelf(int from, int count) {
-        List<Shelved> reels = store.page(from, Math.min(count, MOST_OF_A_PAGE)).stream()
-                .map(this::shelved)
-                .toList();
-        return new Shelved.Page(reels, store.count());
-    }
-
-    /** @return those that can be put back, the latest first */
-    public List<Shelved> removed() {
-        return store.removed().stream().map(this::shelved).toList();
-    }
-
-    public boolean isEmpty() {
-        return store.count() == 0;
     }
 
     /**
@@ -238,49 +212,6 @@ public class Reels {
         return new History(row(id).step(), store.steps(id));
     }
 
-    /** Takes the reel off the shelf; it can be put back. */
-    public void remove(String id) {
-        if (!store.remove(id)) {
-            throw noReel(id);
-        }
-        data.force();
-    }
-
-    public OpenReel restore(String id) {
-        store.restore(id);
-        data.force();
-        return open(id);
-    }
-
-    /** Removes for good: what was removed before, with its history and deliveries. */
-    public void purge(List<String> ids) {
-        ids.forEach(id -> transaction.executeWithoutResult(status -> store.purge(id)));
-        data.force();
-        changes.publishEvent(new Purged());
-    }
-
-    /** @return those that were removed before {@code when} */
-    public List<String> removedBefore(Instant when) {
-        return store.removedBefore(when);
-    }
-
-    /**
-     * @return the pictures that any reel names at any point of its history, removed ones too
-     * @throws UnreadableDocument where that cannot be told of one, so that nothing must be swept
-     */
-    public Set<String> picturesNamed() {
-        Set<String> named = new HashSet<>();
-        for (String id : store.ids()) {
-            store.steps(id)
-                    .forEach(step -> store.document(id, step.number())
-                            .ifPresent(document -> PICTURE_NAME
-                                    .matcher(new String(document, StandardCharsets.ISO_8859_1))
-                                    .results()
-                                    .forEach(name -> named.add(name.group(1)))));
-        }
-        return named;
-    }
-
     private interface Destination {
         int stepFrom(ReelStore.Row from);
     }
@@ -347,7 +278,7 @@ public class Reels {
         return store.find(id).orElseThrow(() -> noReel(id));
     }
 
-    private static NotFound noReel(String id) {
+    static NotFound noReel(String id) {
         return new NotFound(
                 "There is no reel " + id + " here. It may have been removed; the shelf shows what there is.");
     }
@@ -362,41 +293,5 @@ public class Reels {
 
     private byte[] document(String id, int step) {
         return store.document(id, step).orElseThrow(() -> noReel(id));
-    }
-
-    /** A card that is missing, or names things as they are not named any more, is made anew. */
-    private Shelved shelved(ReelStore.CardRow row) {
-        try {
-            Cards.Card card = cards.read(row.card()).orElseGet(() -> renewed(row.id()));
-            return new Shelved(
-                    row.id(),
-                    card.name(),
-                    card.frames(),
-                    card.millis(),
-                    card.canvas(),
-                    row.touched(),
-                    row.removed(),
-                    card.cover(),
-                    card.preview(),
-                    null);
-        } catch (UnreadableDocument e) {
-            return new Shelved(
-                    row.id(),
-                    "A reel that cannot be read",
-                    0,
-                    0,
-                    new Size(1, 1),
-                    row.touched(),
-                    row.removed(),
-                    null,
-                    null,
-                    e.getMessage());
-        }
-    }
-
-    private Cards.Card renewed(String id) {
-        Seen seen = Seen.of(documents.read(store.current(id).orElseThrow(() -> noReel(id))));
-        store.setCard(id, cards.write(seen));
-        return Cards.Card.of(seen);
     }
 }

@@ -3,7 +3,7 @@ package dobbin.server.upkeep;
 import dobbin.server.Settings;
 import dobbin.server.data.DataStore;
 import dobbin.server.pictures.PictureLibrary;
-import dobbin.server.reels.Reels;
+import dobbin.server.reels.Shelf;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -26,16 +26,16 @@ class Upkeep {
     private static final Duration UNNAMED_KEPT = Duration.ofDays(1);
 
     private final DataStore data;
-    private final Reels reels;
+    private final Shelf shelf;
     private final PictureLibrary pictures;
     private final Settings settings;
     private volatile boolean purged;
     private long changesSeen;
     private long changesCompacted;
 
-    Upkeep(DataStore data, Reels reels, PictureLibrary pictures, Settings settings) {
+    Upkeep(DataStore data, Shelf shelf, PictureLibrary pictures, Settings settings) {
         this.data = data;
-        this.reels = reels;
+        this.shelf = shelf;
         this.pictures = pictures;
         this.settings = settings;
     }
@@ -63,7 +63,7 @@ class Upkeep {
 
     /** What was removed for good leaves pictures behind. */
     @EventListener
-    void purged(Reels.Purged event) {
+    void purged(Shelf.Purged event) {
         purged = true;
     }
 
@@ -76,11 +76,11 @@ class Upkeep {
     /** @param came pictures that came before are swept where nothing names them */
     int sweep(Instant came) {
         try {
-            List<String> expired = reels.removedBefore(Instant.now().minus(Duration.ofDays(settings.daysRemoved())));
+            List<String> expired = shelf.removedBefore(Instant.now().minus(Duration.ofDays(settings.daysRemoved())));
             if (!expired.isEmpty()) {
-                reels.purge(expired);
+                shelf.purge(expired);
             }
-            Set<String> named = reels.picturesNamed();
+            Set<String> named = shelf.picturesNamed();
             return pictures.sweep(came, named);
         } catch (RuntimeException e) {
             LOG.warn("Nothing was swept", e);

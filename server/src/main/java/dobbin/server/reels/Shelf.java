@@ -1,0 +1,141 @@
+package dobbin.server.reels;
+
+import dobbin.raster.Size;
+import dobbin.server.data.DataStore;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.regex.Pattern;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** All reels as cards: what is on the shelf, what was removed and can be put back, and what goes for good. */
+@Service
+public class Shelf {
+    private static final Pattern PICTURE_NAME = Pattern.compile("\"([0-9a-f]{64})\"");
+
+    static final int MOST_OF_A_PAGE = 200;
+
+    private final ReelStore store;
+    private final Documents documents;
+    private final Cards cards;
+    private final TransactionTemplate transaction;
+    private final DataStore data;
+    private final ApplicationEventPublisher changes;
+
+    Shelf(
+            ReelStore store,
+            Documents documents,
+            Cards cards,
+            TransactionTemplate transaction,
+            DataStore data,
+            ApplicationEventPublisher changes) {
+        this.store = store;
+        this.documents = documents;
+        this.cards = cards;
+        this.transaction = transaction;
+        this.data = data;
+        this.changes = changes;
+    }
+
+    /** Told after reels were removed for good. */
+    public record Purged() {}
+
+    /** @param count at most 200 */
+    public Shelved.Page page(int from, int count) {
+        List<Shelved> reels = store.page(from, Math.min(count, MOST_OF_A_PAGE)).stream()
+                .map(this::shelved)
+                .toList();
+        return new Shelved.Page(reels, store.count());
+    }
+
+    /** @return those that can be put back, the latest first */
+    public List<Shelved> removed() {
+        return store.removed().stream().map(this::shelved).toList();
+    }
+
+    public boolean isEmpty() {
+        return store.count() == 0;
+    }
+
+    /** Takes the reel off the shelf; it can be put back. */
+    public void remove(String id) {
+        if (!store.remove(id)) {
+            throw Reels.noReel(id);
+        }
+        data.force();
+    }
+
+    public void restore(String id) {
+        store.restore(id);
+        data.force();
+    }
+
+    /** Removes for good: what was removed before, with its history and deliveries. */
+    public void purge(List<String> ids) {
+        ids.forEach(id -> transaction.executeWithoutResult(status -> store.purge(id)));
+        data.force();
+        changes.publishEvent(new Purged());
+    }
+
+    /** @return those that were removed before {@code when} */
+    public List<String> removedBefore(Instant when) {
+        return store.removedBefore(when);
+    }
+
+    /**
+     * @return the pictures that any reel names at any point of its history, removed ones too
+     * @throws UnreadableDocument where that cannot be told of one, so that nothing must be swept
+     */
+    public Set<String> picturesNamed() {
+        Set<String> named = new HashSet<>();
+        for (String id : store.ids()) {
+            store.steps(id)
+                    .forEach(step -> store.document(id, step.number())
+                            .ifPresent(document -> PICTURE_NAME
+                                    .matcher(new String(document, StandardCharsets.ISO_8859_1))
+                                    .results()
+                                    .forEach(name -> named.add(name.group(1)))));
+        }
+        return named;
+    }
+
+    /** A card that is missing, or names things as they are not named any more, is made anew. */
+    private Shelved shelved(ReelStore.CardRow row) {
+        try {
+            Cards.Card card = cards.read(row.card()).orElseGet(() -> renewed(row.id()));
+            return new Shelved(
+                    row.id(),
+                    card.name(),
+                    card.frames(),
+                    card.millis(),
+                    card.canvas(),
+                    row.touched(),
+                    row.removed(),
+                    card.cover(),
+                    card.preview(),
+                    null);
+        } catch (UnreadableDocument e) {
+            return new Shelved(
+                    row.id(),
+                    "A reel that cannot be read",
+                    0,
+                    0,
+                    new Size(1, 1),
+                    row.touched(),
+                    row.removed(),
+                    null,
+                    null,
+                    e.getMessage());
+        }
+    }
+
+    private Cards.Card renewed(String id) {
+        Seen seen = Seen.of(documents.read(store.current(id).orElseThrow(() -> Reels.noReel(id))));
+        store.setCard(id, cards.write(seen));
+        return Cards.Card.of(seen);
+    }
+}
