@@ -32,6 +32,8 @@ export const useReel = defineStore('reel', () => {
   /** Counts the changes made in this tab. */
   const changedHere = ref(0)
   let turn: Promise<unknown> = Promise.resolve()
+  /** The last change that waits for its turn, if it can be taken the place of. */
+  let last: { subject: string; edit: Edit; done: Promise<boolean> } | null = null
   let events: EventSource | null = null
   let opening = 0
 
@@ -84,6 +86,7 @@ export const useReel = defineStore('reel', () => {
 
   /** One change after the other, each based on the answer to the one before. @return whether it was made */
   function inTurn(change: (id: string, base: number) => Promise<ReelView>): Promise<boolean> {
+    last = null
     const mine = turn.then(async () => {
       const now = reel.value
       if (!now) {
@@ -111,8 +114,25 @@ export const useReel = defineStore('reel', () => {
     return mine
   }
 
-  const dispatch = (edit: Edit): Promise<boolean> =>
-    inTurn((id, base) => answer(api.POST('/api/reels/{id}/edits', { params: { path: { id } }, body: { base, edit } })))
+  const sent = (id: string, base: number, edit: Edit): Promise<ReelView> =>
+    answer(api.POST('/api/reels/{id}/edits', { params: { path: { id } }, body: { base, edit } }))
+
+  const dispatch = (edit: Edit): Promise<boolean> => inTurn((id, base) => sent(id, base, edit))
+
+  /** As above. Where the one before is of the same subject and still waits for its turn, this takes its place. */
+  function dispatchLatest(subject: string, edit: Edit): Promise<boolean> {
+    if (last?.subject === subject) {
+      last.edit = edit
+      return last.done
+    }
+    const mine = { subject, edit, done: Promise.resolve(false) }
+    mine.done = inTurn((id, base) => {
+      last = last === mine ? null : last
+      return sent(id, base, mine.edit)
+    })
+    last = mine
+    return mine.done
+  }
 
   /** Several edits as one: all or none of them, undone at once. */
   const together = (edits: Edit[], title: string): Promise<boolean> =>
@@ -212,5 +232,5 @@ export const useReel = defineStore('reel', () => {
     }
   }
 
-  return { reel, frames, ids, weight, rhythm, job, saving, changedHere, open, close, take, dispatch, together, weighAgain, undo, redo, goToStep }
+  return { reel, frames, ids, weight, rhythm, job, saving, changedHere, open, close, take, dispatch, dispatchLatest, together, weighAgain, undo, redo, goToStep }
 })

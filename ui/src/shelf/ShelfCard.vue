@@ -3,8 +3,11 @@ import { mdiAlertCircleOutline, mdiTrashCanOutline } from '@mdi/js'
 import { useIntersectionObserver } from '@vueuse/core'
 import { computed, onBeforeUnmount, ref, useTemplateRef } from 'vue'
 import type { ReelCard } from '@/api/types'
+import { wantPicture } from '@/api/pictureQueue'
+import type { Wanted } from '@/api/pictureQueue'
 import { frameUrl, previewUrl } from '@/api/urls'
 import { durationText, framesText } from '@/parts/format'
+import QueuedPicture from '@/parts/QueuedPicture.vue'
 
 /** A reel on the shelf: it plays once through when the shelf is opened, then while it is pointed at or has the focus. */
 const COVER_WIDTH = 256
@@ -17,19 +20,19 @@ defineEmits<{ remove: [] }>()
 
 const root = useTemplateRef<HTMLElement>('root')
 const wide = computed(() => props.card.canvas.width / props.card.canvas.height > BOX_RATIO)
+const seen = ref(false)
 const playing = ref(false)
 /** The first time a loop is asked for it has yet to be made; until then the cover stays. */
 const ready = ref(false)
+let loop: Wanted | null = null
 let greeting = 0
 
 async function play(): Promise<void> {
   window.clearTimeout(greeting)
   playing.value = true
-  if (!ready.value && props.card.preview) {
-    const loop = new Image()
-    loop.src = previewUrl(props.card.id, props.card.preview)
-    await loop.decode().catch(() => undefined)
-    ready.value = loop.naturalWidth > 0
+  if (props.card.preview) {
+    loop ??= wantPicture(previewUrl(props.card.id, props.card.preview), () => 'ahead')
+    ready.value = await loop.image.then(() => true, () => false)
   }
 }
 
@@ -37,16 +40,20 @@ function rest(): void {
   playing.value = false
 }
 
-/** Its loop is made when the card is seen, and not before. */
+/** Its pictures are made when the card is seen, and not before. */
 const { stop } = useIntersectionObserver(root, ([entry]) => {
   if (entry?.isIntersecting) {
     stop()
+    seen.value = true
     if (!matchMedia('(prefers-reduced-motion: reduce)').matches) {
       void play().then(() => (greeting = window.setTimeout(rest, Math.min(LONGEST_GREETING, props.card.millis))))
     }
   }
 })
-onBeforeUnmount(() => window.clearTimeout(greeting))
+onBeforeUnmount(() => {
+  window.clearTimeout(greeting)
+  loop?.giveUp()
+})
 </script>
 
 <template>
@@ -59,9 +66,9 @@ onBeforeUnmount(() => window.clearTimeout(greeting))
     <router-link v-else :to="{ name: 'sheet', params: { id: card.id } }" class="open" @pointerenter="play" @pointerleave="rest"
       @focus="play" @blur="rest">
       <span class="picture">
-        <img v-if="card.cover && card.preview" loading="lazy" :src="playing && ready ? previewUrl(card.id, card.preview) : frameUrl(card.id, card.cover, COVER_WIDTH)"
-          alt="" class="checker" :class="wide ? 'wide' : 'tall'" draggable="false" />
-        <span v-else class="quiet">no frames yet</span>
+        <queued-picture v-if="card.cover && card.preview && seen" :src="playing && ready ? previewUrl(card.id, card.preview) : frameUrl(card.id, card.cover, COVER_WIDTH)"
+          class="checker" :class="wide ? 'wide' : 'tall'" />
+        <span v-else-if="!card.cover" class="quiet">no frames yet</span>
       </span>
       <span class="name">{{ card.name }}</span>
       <span class="quiet facts">{{ framesText(card.frames) }} · {{ durationText(card.millis) }} · {{ card.canvas.width }} × {{

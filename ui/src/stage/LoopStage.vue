@@ -41,8 +41,8 @@ const wantedWidth = computed(() => {
 })
 /** Where large ones are not much larger there is no need of them. */
 const smallWanted = computed(() => (wantedWidth.value > 2 * SMALL ? looks.value : []))
-const small = useFrameImages(() => store.reel?.id, smallWanted, SMALL, from)
-const large = useFrameImages(() => store.reel?.id, looks, wantedWidth, from)
+const small = useFrameImages(() => store.reel?.id, smallWanted, SMALL, from, { first: 'seen', others: 'seen' })
+const large = useFrameImages(() => store.reel?.id, looks, wantedWidth, from, { first: 'now', others: 'ahead' })
 const shown = computed(() => {
   const drawn = playhead.frame?.drawn ?? ''
   return large.get(drawn) ?? small.get(drawn)

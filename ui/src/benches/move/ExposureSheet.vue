@@ -2,6 +2,7 @@
 import { useElementSize, useScroll } from '@vueuse/core'
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import { delayText } from '@/parts/format'
+import QueuedPicture from '@/parts/QueuedPicture.vue'
 import { frameUrl } from '@/api/urls'
 import { usePlayhead } from '@/reel/playhead'
 import { useReel } from '@/reel/store'
@@ -228,7 +229,7 @@ const partsOf = (exposure: Exposure | undefined): Exposure =>
         :class="{ here: row === playhead.index, out: frame.leftOut }" :style="{ ...layout, top: `${row * ROW}px` }">
         <div role="rowheader" class="numbered"><button type="button" class="number" tabindex="-1"
           :aria-label="`Frame ${row + 1}`" @click="playhead.playing = false; playhead.goTo(row)">{{ row + 1 }}</button></div>
-        <img :src="frameUrl(store.reel!.id, thumbs.get(frame.id) ?? frame.drawn, THUMB)" alt="" class="thumb" draggable="false" fetchpriority="low" />
+        <queued-picture :src="frameUrl(store.reel!.id, thumbs.get(frame.id) ?? frame.drawn, THUMB)" class="thumb" />
         <span class="delay">{{ delayText(frame.delayMillis) }}</span>
         <div v-for="({ cutout, exposures }, column) in columns" :key="cutout.id" role="gridcell" class="cell"
           :class="{ chosen: isChosen(cutout.id, frame.id, row), own: moving.chosen.has(cutout.id) }" :data-row="row"

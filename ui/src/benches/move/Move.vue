@@ -23,8 +23,8 @@ import ActionList from '@/reel/ActionList.vue'
 import type { Action } from '@/reel/actions'
 import { useAsking } from '@/reel/asking'
 import { usePlayhead } from '@/reel/playhead'
+import { usePlaying } from '@/reel/playing'
 import { useReel } from '@/reel/store'
-import { useAnimationFrames } from '@/parts/useAnimationFrames'
 import CellBar from './CellBar.vue'
 import CutoutDialog from './CutoutDialog.vue'
 import { useCutoutActions } from './cutoutActions'
@@ -70,7 +70,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
     void moving.remove()
   }
 })
-useAnimationFrames((elapsed) => playhead.advance(elapsed))
+usePlaying()
 const fileDrop = useFileDrop((files) => made.fromFiles(files, false))
 
 function chooseFor(what: typeof purpose.value): void {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize, useEventListener } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { artUrl, frameNowUrl } from '@/api/urls'
 import LoopStage from '@/stage/LoopStage.vue'
 import { usePlayhead } from '@/reel/playhead'
@@ -13,6 +13,7 @@ import { useStageDrag } from './stageDrag'
 
 /** The frame at the playhead as the server draws it; over it the box, the handles and the tracks of what is chosen. */
 const WIDEST = 1600
+const PRESS_MILLIS = 120
 const KNOB = 26
 const HANDLE = 5
 const HINTS = { path: 'Draw the path to follow', box: 'Draw a box to cut out', pivot: 'Press where it should turn about' }
@@ -39,15 +40,24 @@ const drag = useStageDrag(surface, scale, { path: (points) => emit('path', point
 const lifted = computed(() => moving.posed.filter(({ cutout }) => moving.drafts.has(cutout.id)))
 /** The picture without what is lifted, as it was when that was taken up: the rest of it does not change by that. */
 const ground = ref('')
+let patience = 0
 watch(
   () => lifted.value.map(({ cutout }) => cutout.id).join(' '),
   () => {
     const drawn = playhead.frame?.drawn
     const ids = lifted.value.map(({ cutout }) => cutout.id)
     const wide = Math.min(WIDEST, canvas.value.width)
-    ground.value = drawn && store.reel && ids.length > 0 ? frameNowUrl(store.reel.id, drawn, wide, ids) : ''
+    const url = drawn && store.reel && ids.length > 0 ? frameNowUrl(store.reel.id, drawn, wide, ids) : ''
+    window.clearTimeout(patience)
+    if (url === '' || drag.active.value) {
+      ground.value = url
+    } else {
+      // After a press of a key the whole picture is mostly here sooner.
+      patience = window.setTimeout(() => (ground.value = url), PRESS_MILLIS)
+    }
   },
 )
+onBeforeUnmount(() => window.clearTimeout(patience))
 
 function liftedStyle({ cutout, track, pose }: Posed): Record<string, string> {
   const width = track.width * scale.value

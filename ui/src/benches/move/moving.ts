@@ -93,7 +93,8 @@ export const useMoving = defineStore('moving', () => {
     draft(mine)
     playhead.playing = false
     const placed = [...mine].map(([cutout, each]) => ({ cutout, pose: each }))
-    const done = await store.dispatch({ type: 'setPoses', placed, frame: frame.value, scope: scope.value })
+    const subject = [frame.value, scope.value, ...mine.keys()].join(' ')
+    const done = await store.dispatchLatest(subject, { type: 'setPoses', placed, frame: frame.value, scope: scope.value })
     if (drafts.value === mine) {
       sent.value = done
       if (!done) {

@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import type { FrameView, Size } from '@/api/types'
 import { frameUrl } from '@/api/urls'
 import { delayText } from '@/parts/format'
+import QueuedPicture from '@/parts/QueuedPicture.vue'
 import { usePlayhead } from '@/reel/playhead'
 import { tagsFor } from './cardTags'
 
@@ -29,7 +30,7 @@ const tags = computed(() => tagsFor(props.frame, props.canvas))
   <div class="card" role="option" :data-frame="frame.id" :aria-selected="selected"
     :class="{ selected, showing, lifted, out: frame.leftOut }">
     <div class="picture checker" :style="{ height: `${pictureHeight}px` }">
-      <img :src="frameUrl(reel, frame.drawn, PICTURE_WIDTH)" alt="" draggable="false" decoding="async" fetchpriority="low" :title="frame.name" />
+      <queued-picture :src="frameUrl(reel, frame.drawn, PICTURE_WIDTH)" :title="frame.name" />
       <svg v-if="selected" class="tick" viewBox="0 0 24 24" aria-hidden="true"><path :d="mdiCheckBold" /></svg>
       <span v-if="tags.length" class="tags">
         <span v-for="tag in tags.slice(0, 2)" :key="tag.text" class="tag" :class="tag.tone" :title="tag.why">{{ tag.text

@@ -15,8 +15,8 @@ import { useEventListener, useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import ColorField from '@/parts/ColorField.vue'
 import { durationText } from '@/parts/format'
-import { useAnimationFrames } from '@/parts/useAnimationFrames'
 import { SPEEDS, usePlayhead } from '@/reel/playhead'
+import { usePlaying } from '@/reel/playing'
 import { useReel } from '@/reel/store'
 import { useSelection } from '@/reel/selection'
 import { ZOOMS } from '@/stage/look'
@@ -42,7 +42,7 @@ const anyColor = computed({
 const none = computed(() => store.frames.length === 0)
 const place = computed(() => `frame ${playhead.index + 1} of ${store.frames.length} · ${durationText(Math.round(playhead.starts[playhead.index] ?? 0))}`)
 
-useAnimationFrames((elapsed) => playhead.advance(elapsed))
+usePlaying()
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   const menuOpen = document.querySelector('.v-menu.v-overlay--active') !== null
   if (event.key === 'Escape' && full.value && !menuOpen) {

@@ -36,11 +36,13 @@ class RenderController {
     private final Reels reels;
     private final Renders renders;
     private final Sights sights;
+    private final StageAhead ahead;
 
-    RenderController(Reels reels, Renders renders, Sights sights) {
+    RenderController(Reels reels, Renders renders, Sights sights, StageAhead ahead) {
         this.reels = reels;
         this.renders = renders;
         this.sights = sights;
+        this.ahead = ahead;
     }
 
     /**
@@ -72,6 +74,9 @@ class RenderController {
             @RequestParam(defaultValue = "") Set<Integer> without,
             @RequestParam(defaultValue = "false") boolean now) {
         Ranges.check("width", width, 1, Renders.MAX_WIDTH);
+        if (now && without.isEmpty()) {
+            ahead.waitedFor(id, drawn, width);
+        }
         Urgency urgency = now ? Urgency.NOW : Urgency.SEEN;
         return ResponseEntity.ok().cacheControl(UNCHANGING).body(renders.png(id, drawn, width, without, urgency));
     }

@@ -2,10 +2,13 @@ package dobbin.server.work;
 
 import jakarta.annotation.PreDestroy;
 import java.util.Comparator;
+import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.Executor;
+import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.PriorityBlockingQueue;
+import java.util.concurrent.Semaphore;
 import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
@@ -14,7 +17,8 @@ import org.springframework.stereotype.Component;
 
 /**
  * The processors, in order of what is waited for: the frame on the stage, then the frames in view, then all else. Work
- * comes in small pieces, a frame each, so that nobody waits for more than one of them. A piece never waits for another.
+ * comes in small pieces, a frame each, and a piece never waits for what another makes. What somebody waits for begins at
+ * once; and as long as somebody works, all that is done for later has one processor less.
  */
 @Component
 public class Turns {
@@ -28,8 +32,16 @@ public class Turns {
         LATER
     }
 
+    /** Somebody who waited for a picture this short a time ago will wait for the next soon. */
+    private static final long AT_WORK_NANOS = TimeUnit.SECONDS.toNanos(2);
+
+    private static final int PROCESSORS = Runtime.getRuntime().availableProcessors();
+
     private final AtomicLong order = new AtomicLong();
-    private final ThreadPoolExecutor threads;
+    private final ThreadPoolExecutor atOnce = threads(new LinkedBlockingQueue<>());
+    private final ThreadPoolExecutor inTurn = threads(new PriorityBlockingQueue<>(64, Piece.ORDER));
+    private final Semaphore forLater = new Semaphore(Math.max(1, PROCESSORS - 1));
+    private volatile long lastWaitedFor = System.nanoTime() - AT_WORK_NANOS;
 
     private record Piece(Urgency urgency, long number, Runnable work) implements Runnable {
         private static final Comparator<Runnable> ORDER = Comparator.comparing(
@@ -42,19 +54,38 @@ public class Turns {
         }
     }
 
-    public Turns() {
-        int processors = Runtime.getRuntime().availableProcessors();
-        this.threads = new ThreadPoolExecutor(
-                processors, processors, 1, TimeUnit.MINUTES, new PriorityBlockingQueue<>(64, Piece.ORDER), work -> {
-                    Thread thread = new Thread(work, "frame");
-                    thread.setDaemon(true);
-                    return thread;
-                });
+    private static ThreadPoolExecutor threads(BlockingQueue<Runnable> queue) {
+        return new ThreadPoolExecutor(PROCESSORS, PROCESSORS, 1, TimeUnit.MINUTES, queue, work -> {
+            Thread thread = new Thread(work, "frame");
+            thread.setDaemon(true);
+            return thread;
+        });
     }
 
     /** @return what runs pieces of work with that urgency */
     public Executor at(Urgency urgency) {
-        return work -> threads.execute(new Piece(urgency, order.getAndIncrement(), work));
+        return switch (urgency) {
+            case NOW ->
+                work -> {
+                    lastWaitedFor = System.nanoTime();
+                    atOnce.execute(work);
+                };
+            case SEEN -> work -> inTurn.execute(new Piece(urgency, order.getAndIncrement(), work));
+            case LATER -> work -> inTurn.execute(new Piece(urgency, order.getAndIncrement(), () -> later(work)));
+        };
+    }
+
+    private void later(Runnable work) {
+        if (System.nanoTime() - lastWaitedFor > AT_WORK_NANOS) {
+            work.run();
+            return;
+        }
+        forLater.acquireUninterruptibly();
+        try {
+            work.run();
+        } finally {
+            forLater.release();
+        }
     }
 
     /** Does a piece of work in its turn, and waits for it. */
@@ -68,6 +99,7 @@ public class Turns {
 
     @PreDestroy
     void stop() {
-        threads.shutdownNow();
+        atOnce.shutdownNow();
+        inTurn.shutdownNow();
     }
 }

@@ -2,11 +2,13 @@ package dobbin.server.work;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assumptions.assumeThat;
 
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 
@@ -31,8 +33,8 @@ class TurnsTest {
         }
         busy.await();
         List<String> order = Collections.synchronizedList(new ArrayList<>());
-        CountDownLatch done = new CountDownLatch(4);
-        for (String piece : List.of("LATER 1", "LATER 2", "SEEN", "NOW")) {
+        CountDownLatch done = new CountDownLatch(3);
+        for (String piece : List.of("LATER 1", "LATER 2", "SEEN")) {
             turns.at(Turns.Urgency.valueOf(piece.split(" ")[0])).execute(() -> {
                 synchronized (order) {
                     order.add(piece);
@@ -42,8 +44,38 @@ class TurnsTest {
         }
         free.countDown();
         done.await();
-        assertThat(order.indexOf("NOW")).isLessThan(order.indexOf("LATER 1"));
         assertThat(order.indexOf("SEEN")).isLessThan(order.indexOf("LATER 2"));
+    }
+
+    /** All the others end only after it is done. */
+    @Test
+    void whatIsWaitedForWaitsForNothingElse() throws Exception {
+        CountDownLatch free = new CountDownLatch(1);
+        for (int i = 0; i < Runtime.getRuntime().availableProcessors(); i++) {
+            turns.at(Turns.Urgency.LATER).execute(() -> await(free));
+        }
+        assertThat(turns.call(Turns.Urgency.NOW, () -> "drawn")).isEqualTo("drawn");
+        free.countDown();
+    }
+
+    @Test
+    void aProcessorIsLeftToWhoeverWorks() throws Exception {
+        int processors = Runtime.getRuntime().availableProcessors();
+        assumeThat(processors).isGreaterThan(1);
+        turns.call(Turns.Urgency.NOW, () -> "drawn");
+        AtomicInteger running = new AtomicInteger();
+        AtomicInteger most = new AtomicInteger();
+        CountDownLatch done = new CountDownLatch(20);
+        for (int i = 0; i < 20; i++) {
+            turns.at(Turns.Urgency.LATER).execute(() -> {
+                most.accumulateAndGet(running.incrementAndGet(), Math::max);
+                Thread.yield();
+                running.decrementAndGet();
+                done.countDown();
+            });
+        }
+        done.await();
+        assertThat(most.get()).isBetween(1, processors - 1);
     }
 
     @Test
