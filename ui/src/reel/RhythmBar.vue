@@ -33,7 +33,7 @@ const scale = computed(() => (viewWidth.value * zoom.value) / total.value)
 const edges = useEdgeDrag(track, scale)
 const trackWidth = computed(() => scale.value * (total.value + edges.added.value))
 const ticks = computed(() => ticksFor(total.value, zoom.value))
-const seam = computed(() => seamWords(store.rhythm, store.rhythm?.complete !== true && store.frames.length > 0))
+const seam = computed(() => seamWords(store.rhythm, store.rhythm?.complete !== true && store.frames.length > 0, store.rhythmProblem))
 
 function momentAt(event: PointerEvent): number {
   return (event.clientX - (track.value as HTMLElement).getBoundingClientRect().left) / scale.value

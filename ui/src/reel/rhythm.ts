@@ -8,7 +8,10 @@ export interface SeamWords {
 }
 
 /** The server's verdict on the seam in words for the box at the end of the rhythm bar. */
-export function seamWords(rhythm: RhythmView | null, looking: boolean): SeamWords {
+export function seamWords(rhythm: RhythmView | null, looking: boolean, problem: string): SeamWords {
+  if (problem !== '') {
+    return { word: '?', detail: 'not compared', tone: 'plain', explained: problem }
+  }
   if (looking) {
     return { word: '…', detail: 'looking', tone: 'plain', explained: 'The frames are being compared.' }
   }

@@ -3,7 +3,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { answer, api } from '@/api/client'
 import type { Edit, FrameView, JobView, ReelView, RhythmView, WeightView } from '@/api/types'
-import { Problem } from '@/api/problem'
+import { Problem, sentenceFor } from '@/api/problem'
 import { sayProblem } from '@/app/messages'
 
 const LOOK_OVER_PAUSE = 120
@@ -27,6 +27,8 @@ export const useReel = defineStore('reel', () => {
   const reel = shallowRef<ReelView | null>(null)
   const weight = shallowRef<WeightView | null>(null)
   const rhythm = shallowRef<RhythmView | null>(null)
+  /** Why the loop could not be looked over, or empty. */
+  const rhythmProblem = ref('')
   const job = shallowRef<JobView | null>(null)
   const saving = ref(0)
   /** Counts the changes made in this tab. */
@@ -58,6 +60,7 @@ export const useReel = defineStore('reel', () => {
     events?.close()
     events = null
     reel.value = weight.value = rhythm.value = job.value = null
+    rhythmProblem.value = ''
   }
 
   /** Takes over what the server says, unless something newer is here already. */
@@ -77,9 +80,11 @@ export const useReel = defineStore('reel', () => {
       const seen = await answer(api.GET('/api/reels/{id}/rhythm', { params: { path: { id } } }))
       if (reel.value?.id === id && seen.revision === reel.value.revision) {
         rhythm.value = seen
+        rhythmProblem.value = ''
       }
       // What is not seen yet comes with the event "looked".
     } catch (failure) {
+      rhythmProblem.value = sentenceFor(failure)
       sayProblem(failure)
     }
   }
@@ -139,6 +144,9 @@ export const useReel = defineStore('reel', () => {
     edits.length === 0
       ? Promise.resolve(true)
       : dispatch(edits.length === 1 ? (edits[0] as Edit) : { type: 'batch', edits, title })
+
+  /** Settled once all that was sent by now is answered. */
+  const settled = async (): Promise<void> => void (await turn)
 
   const undo = (): Promise<boolean> =>
     inTurn((id, base) => answer(api.POST('/api/reels/{id}/undo', { params: { path: { id } }, body: { base } })))
@@ -232,5 +240,5 @@ export const useReel = defineStore('reel', () => {
     }
   }
 
-  return { reel, frames, ids, weight, rhythm, job, saving, changedHere, open, close, take, dispatch, dispatchLatest, together, weighAgain, undo, redo, goToStep }
+  return { reel, frames, ids, weight, rhythm, rhythmProblem, job, saving, changedHere, open, close, take, dispatch, dispatchLatest, settled, together, weighAgain, undo, redo, goToStep }
 })

@@ -132,6 +132,7 @@ img {
 }
 
 .facts {
+  padding-right: 36px;
   font-size: 14px;
 }
 

@@ -173,11 +173,14 @@ function command(event: KeyboardEvent): (() => unknown) | undefined {
   }
   return {
     Enter: cells.setPoses,
-    Delete: cells.keyed.length > 0 ? cells.remove : undefined,
-    Backspace: cells.keyed.length > 0 ? cells.remove : undefined,
+    // Beside a cell only poses go; a cut-out is removed where it is named.
+    Delete: onHead(event) ? undefined : cells.remove,
+    Backspace: onHead(event) ? undefined : cells.remove,
     Escape: cells.none,
   }[event.key]
 }
+
+const onHead = (event: Event): boolean => (event.target as Element).closest('.head') !== null
 
 function reveal(row: number): void {
   const element = scroller.value

@@ -3,6 +3,7 @@ import { mdiLinkVariant, mdiLinkVariantOff } from '@mdi/js'
 import { computed, ref } from 'vue'
 import type { Pose } from '@/api/types'
 import NumberField from '@/parts/NumberField.vue'
+import { usePlayhead } from '@/reel/playhead'
 import { useMoving } from './moving'
 
 /** Where the chosen cut-out is on this frame, in numbers. */
@@ -16,6 +17,7 @@ interface Field {
   set: (pose: Pose, value: number) => Pose
 }
 
+const playhead = usePlayhead()
 const moving = useMoving()
 /** Whether width and height change together. */
 const locked = ref(true)
@@ -61,7 +63,7 @@ const shown = (value: number): number => Math.round(value * 100) / 100
 </script>
 
 <template>
-  <div class="fields">
+  <div class="fields" @focusin="playhead.playing = false">
     <label v-for="field in fields" :key="field.label" class="field">
       <span>{{ field.label }}</span>
       <number-field :value="shown(field.value)" :label="field.label" :suffix="field.suffix" :min="field.min" :max="field.max"

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
-import type { Cell, CopiedPose, Easing } from '@/api/types'
+import type { Cell, CopiedPose, Easing, Pose } from '@/api/types'
 import { say } from '@/app/messages'
 import { usePlayhead } from '@/reel/playhead'
 import { useReel } from '@/reel/store'
@@ -12,6 +12,14 @@ export interface Place {
   column: number
 }
 
+/** A pose that was copied, so many rows and columns from the first of them. */
+interface Copied {
+  right: number
+  later: number
+  pose: Pose
+  leaves: Easing
+}
+
 /** Which cells of the exposure sheet are chosen, and what can be done with the poses in them. */
 export const useCells = defineStore('cells', () => {
   const store = useReel()
@@ -20,7 +28,7 @@ export const useCells = defineStore('cells', () => {
   const anchor = shallowRef<Place | null>(null)
   const cursor = shallowRef<Place>({ row: 0, column: 0 })
   const chosen = shallowRef<ReadonlySet<string>>(new Set())
-  const copied = shallowRef<CopiedPose[]>([])
+  const copied = shallowRef<Copied[]>([])
 
   const keyOf = (cutout: number, frame: number): string => `${cutout} ${frame}`
   const has = (cutout: number, frame: number): boolean => chosen.value.has(keyOf(cutout, frame))
@@ -76,8 +84,27 @@ export const useCells = defineStore('cells', () => {
   }
 
   const setPoses = (): Promise<boolean> => store.dispatch({ type: 'keepPoses', cells: cells.value })
-  const remove = (): Promise<boolean> => store.dispatch({ type: 'removePoses', cells: keyed.value })
-  const spread = (): Promise<boolean> => store.dispatch({ type: 'spreadPoses', cells: keyed.value })
+
+  async function remove(): Promise<void> {
+    if (keyed.value.length === 0) {
+      say('No pose was set in these cells. To remove a cut-out, press its name above and then Delete.')
+    } else {
+      await store.dispatch({ type: 'removePoses', cells: keyed.value })
+    }
+  }
+
+  /** The choice goes with the poses. */
+  async function spread(): Promise<void> {
+    const cutouts = [...new Set(keyed.value.map(({ cutout }) => cutout))]
+    const rows = cells.value.map(({ frame }) => store.ids.indexOf(frame))
+    const [first, last] = [Math.min(...rows), Math.max(...rows)]
+    if (await store.dispatch({ type: 'spreadPoses', cells: keyed.value })) {
+      const within = store.ids.slice(first, last + 1)
+      chosen.value = new Set(
+        cutouts.flatMap((cutout) => within.filter((frame) => keyIn(cutout, frame)).map((frame) => keyOf(cutout, frame))),
+      )
+    }
+  }
   const setLeaves = (leaves: Easing): Promise<boolean> =>
     store.dispatch({ type: 'setLeaves', cells: keyed.value, leaves })
 
@@ -89,22 +116,40 @@ export const useCells = defineStore('cells', () => {
     }
   }
 
-  /** Copies what is in the chosen cells, set there or passed through. */
+  /** Copies the poses that were set in the chosen cells; where none was, the one that is passed in the first of them. */
   function copy(): void {
-    const rows = cells.value.map(({ frame }) => store.ids.indexOf(frame))
-    const first = Math.min(...rows)
-    copied.value = cells.value.flatMap(({ cutout, frame }) => {
-      const row = store.ids.indexOf(frame)
-      const stop = moving.tracks.find((track) => track.cutout === cutout)?.stops[row]
-      return stop ? [{ cutout, later: row - first, pose: stop.pose, leaves: keyIn(cutout, frame)?.leaves ?? 'EVEN' }] : []
+    const from = keyed.value.length > 0 ? keyed.value : cells.value.slice(0, 1)
+    const places = from.map(({ cutout, frame }) => ({
+      column: moving.cutouts.findIndex((each) => each.id === cutout),
+      row: store.ids.indexOf(frame),
+      leaves: keyIn(cutout, frame)?.leaves ?? ('EVEN' as Easing),
+    }))
+    const top = Math.min(...places.map(({ row }) => row))
+    const left = Math.min(...places.map(({ column }) => column))
+    copied.value = places.flatMap(({ column, row, leaves }) => {
+      const stop = moving.tracks[column]?.stops[row]
+      return stop ? [{ right: column - left, later: row - top, pose: stop.pose, leaves }] : []
     })
+    if (copied.value.length === 0) {
+      return
+    }
     say(`${copied.value.length === 1 ? 'A pose' : `${copied.value.length} poses`} copied. Ctrl + V puts them in from the cell you are on.`)
   }
 
+  /** Pastes from the cell one is on, into its column and those to the right. */
   async function paste(): Promise<void> {
-    const frame = store.ids[cursor.value.row]
-    if (copied.value.length > 0 && frame !== undefined) {
-      await store.dispatch({ type: 'pastePoses', poses: copied.value, frame })
+    const { row, column } = cursor.value
+    const frame = store.ids[row]
+    const poses = copied.value.flatMap<CopiedPose>(({ right, later, pose, leaves }) => {
+      const cutout = moving.cutouts[column + right]
+      return cutout && row + later < store.ids.length ? [{ cutout: cutout.id, later, pose, leaves }] : []
+    })
+    const left = copied.value.length - poses.length
+    if (frame === undefined || poses.length === 0) {
+      return
+    }
+    if ((await store.dispatch({ type: 'pastePoses', poses, frame })) && left > 0) {
+      say(`${left === 1 ? 'A pose' : `${left} poses`} would have come beyond the last frame or cut-out, and did not.`)
     }
   }
 

@@ -87,7 +87,11 @@ export function useStageDrag(
     tool.value = 'pose'
   }
 
-  const send = (): void => void moving.pose(new Map(moving.drafts))
+  function send(): void {
+    if (moving.drafts.size > 0) {
+      void moving.pose(new Map(moving.drafts))
+    }
+  }
 
   /** Moves all that is chosen; Shift keeps to one axis, Alt lets guides go. */
   function moveChosen(event: PointerEvent, before: Posed[] = moving.posed): void {
