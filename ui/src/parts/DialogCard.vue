@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { focusAgain } from './focus'
+
 /** A dialog with a title, what it is about, and a way out on the left of the way on. */
 defineProps<{ title: string; width?: number; verb?: string; disabled?: boolean }>()
 const shown = defineModel<boolean>({ required: true })
@@ -6,7 +8,7 @@ const emit = defineEmits<{ done: [] }>()
 </script>
 
 <template>
-  <v-dialog v-model="shown" :max-width="width ?? 400" :aria-label="title">
+  <v-dialog v-model="shown" :max-width="width ?? 400" :aria-label="title" @after-leave="focusAgain">
     <v-card class="pa-6" rounded="xl">
       <form @submit.prevent="emit('done')">
         <h2 class="title">{{ title }}</h2>

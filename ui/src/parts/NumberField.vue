@@ -32,10 +32,13 @@ watch(
   { immediate: true },
 )
 
+/** What the field shows when nothing is typed that does not count yet. Undo is then about the reel and not about digits. */
+const settled = (): string => (props.value === null ? '' : String(props.value))
+
 function finish(): void {
   const value = Number(text.value.replace(',', '.'))
   if (text.value.trim() === '' || value === props.value) {
-    text.value = props.value === null ? '' : String(props.value)
+    text.value = settled()
     problem.value = ''
   } else if (rounded(value) !== value || !(value >= props.min && value <= props.max)) {
     const kind = props.decimals ? 'A number' : 'A whole number'
@@ -53,11 +56,10 @@ function rounded(value: number): number {
 
 /** What was typed and not finished is given up; what was not touched leaves the key to others. */
 function giveUp(event: KeyboardEvent): void {
-  const before = props.value === null ? '' : String(props.value)
-  if (text.value !== before || problem.value !== '') {
+  if (text.value !== settled() || problem.value !== '') {
     event.stopPropagation()
   }
-  text.value = before
+  text.value = settled()
   problem.value = ''
   ;(event.target as HTMLElement).blur()
 }
@@ -72,7 +74,7 @@ function nudge(event: KeyboardEvent, direction: number): void {
 
 <template>
   <v-text-field v-model="text" :aria-label="label" :label="labelled ? label : undefined" :suffix="suffix"
-    :placeholder="placeholder" :error-messages="problem" inputmode="numeric" autocomplete="off" class="number"
+:placeholder="placeholder" :data-settled="text === settled() || null" :error-messages="problem" inputmode="numeric" autocomplete="off" class="number"
     @blur="finish" @keydown.enter.prevent="finish" @keydown.up.prevent="nudge($event, 1)"
     @keydown.down.prevent="nudge($event, -1)" @keydown.esc="giveUp" />
 </template>

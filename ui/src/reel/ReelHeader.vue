@@ -29,15 +29,17 @@ const BENCHES = [
         :to="{ name: bench.name, params: { id: store.reel.id } }" class="bench-link">{{ bench.label }}</router-link>
     </nav>
     <div v-if="store.reel" class="doing">
-      <v-btn :prepend-icon="mdiUndo" size="small" :disabled="!store.reel.undo"
+      <v-btn :prepend-icon="mdiUndo" size="small" class="change" aria-label="Undo" :disabled="!store.reel.undo"
         :title="store.reel.undo ? `Undo: ${store.reel.undo} (Ctrl + Z)` : 'Nothing to undo'"
         @click="store.undo">Undo</v-btn>
-      <v-btn :prepend-icon="mdiRedo" size="small" :disabled="!store.reel.redo"
+      <v-btn :prepend-icon="mdiRedo" size="small" class="change" aria-label="Redo" :disabled="!store.reel.redo"
         :title="store.reel.redo ? `Redo: ${store.reel.redo} (Ctrl + Shift + Z)` : 'Nothing to redo'"
         @click="store.redo">Redo</v-btn>
       <v-btn :icon="mdiHistory" size="small" aria-label="History" title="History" @click="asking.history" />
       <page-tools />
-      <weight />
+      <div class="weight-place">
+        <weight />
+      </div>
     </div>
   </header>
 </template>
@@ -106,17 +108,56 @@ const BENCHES = [
   font-weight: 700;
 }
 
-@media (max-width: 1080px) {
+@media (max-width: 1180px) {
   .header {
-    grid-template-columns: minmax(0, 1fr) auto;
-    grid-template-rows: 46px auto;
+    gap: 6px;
     padding: 0 12px;
   }
 
-  .doing {
+  .bench-link {
+    padding-inline: 12px;
+  }
+
+  .change {
+    min-width: 36px;
+    padding: 0;
+  }
+
+  .change :deep(.v-btn__content) {
+    display: none;
+  }
+
+  .change :deep(.v-btn__prepend) {
+    margin: 0;
+    font-size: 18px;
+  }
+}
+
+@media (max-width: 760px) {
+  .header {
+    position: relative;
+    grid-template-columns: auto minmax(0, 1fr);
+    grid-template-rows: 44px 42px;
+    gap: 0;
+  }
+
+  .where {
     grid-column: 1 / -1;
-    grid-row: 2;
-    padding-bottom: 6px;
+    padding-right: 118px;
+  }
+
+  .shelf {
+    margin-left: 2px;
+  }
+
+  .bench-link {
+    padding-inline: 8px;
+  }
+
+  .weight-place {
+    position: absolute;
+    top: 0;
+    right: 8px;
   }
 }
 </style>

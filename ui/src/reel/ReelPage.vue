@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { onBeforeUnmount, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { sentenceFor } from '@/api/problem'
+import { Problem, sentenceFor } from '@/api/problem'
+import { preloadBenches } from '@/app/router'
 import HistoryDialog from './HistoryDialog.vue'
 import ReelHeader from './ReelHeader.vue'
 import RhythmBar from './RhythmBar.vue'
@@ -12,15 +13,28 @@ import { useSelection } from './selection'
 const route = useRoute()
 const store = useReel()
 const selection = useSelection()
+const AGAIN_MILLIS = 1500
+
 const problem = ref('')
+/** The server does not answer; it is asked again and again. */
+const away = ref(false)
+let again = 0
 
 async function open(id: string): Promise<void> {
   problem.value = ''
   selection.none()
+  window.clearTimeout(again)
   try {
     await store.open(id)
+    away.value = false
+    preloadBenches()
   } catch (failure) {
-    problem.value = sentenceFor(failure)
+    away.value = failure instanceof Problem && failure.kind === 'unreachable'
+    if (away.value) {
+      again = window.setTimeout(() => void open(id), AGAIN_MILLIS)
+    } else {
+      problem.value = sentenceFor(failure)
+    }
   }
 }
 
@@ -35,7 +49,10 @@ watch(
   () => store.reel?.name,
   (name) => (document.title = name ? `${name} · Dobbin` : 'Dobbin'),
 )
-onBeforeUnmount(() => store.close())
+onBeforeUnmount(() => {
+  window.clearTimeout(again)
+  store.close()
+})
 useReelKeys()
 </script>
 
@@ -55,7 +72,10 @@ useReelKeys()
         <p>{{ problem }}</p>
         <v-btn variant="flat" color="primary" to="/">To the shelf</v-btn>
       </template>
-      <v-progress-circular v-else indeterminate aria-label="Opening the reel" />
+      <template v-else>
+        <v-progress-circular indeterminate aria-label="Opening the reel" />
+        <p v-if="away" role="status">Dobbin’s server does not answer. Start it again; this page opens the reel by itself.</p>
+      </template>
     </main>
   </div>
 </template>
@@ -69,6 +89,12 @@ useReelKeys()
 
 .bench {
   min-height: 0;
+}
+
+@media (max-width: 760px) {
+  .bench {
+    overflow-y: auto;
+  }
 }
 
 .waiting {

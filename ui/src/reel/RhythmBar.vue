@@ -32,7 +32,7 @@ const total = computed(() => Math.max(1, playhead.total))
 const scale = computed(() => (viewWidth.value * zoom.value) / total.value)
 const edges = useEdgeDrag(track, scale)
 const trackWidth = computed(() => scale.value * (total.value + edges.added.value))
-const ticks = computed(() => ticksFor(total.value, zoom.value))
+const ticks = computed(() => ticksFor(total.value, zoom.value, trackWidth.value))
 const seam = computed(() => seamWords(store.rhythm, store.rhythm?.complete !== true && store.frames.length > 0, store.rhythmProblem))
 
 function momentAt(event: PointerEvent): number {

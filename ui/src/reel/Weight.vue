@@ -91,6 +91,15 @@ async function setBudget(kilobytes: number): Promise<void> {
   text-align: left;
 }
 
+@media (max-width: 760px) {
+  .weight {
+    width: 116px;
+    padding-inline: 0;
+    font-size: 12.5px;
+    white-space: nowrap;
+  }
+}
+
 .weight:hover {
   background: var(--sunk);
 }

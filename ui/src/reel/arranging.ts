@@ -112,7 +112,8 @@ export const useArranging = defineStore('arranging', () => {
     }
     const after = store.ids[store.ids.indexOf(frames.at(-1) as number) + 1]
     if (await store.dispatch({ type: 'removeFrames', frames })) {
-      selection.of(after === undefined ? [] : [after])
+      selection.none()
+      selection.focused = after ?? store.ids.at(-1) ?? null
       say(`${framesText(frames.length)} removed.`, { label: 'Undo', run: () => void store.undo() })
     }
   }

@@ -27,7 +27,8 @@ export function useReelKeys(): void {
       return {
         z: event.shiftKey ? store.redo : store.undo,
         y: store.redo,
-        ...(onSheet() ? { a: selection.all, i: selection.inverse } : {}),
+        a: onSheet() ? selection.all : () => {},
+        i: onSheet() ? selection.inverse : undefined,
       }[key]
     }
     if (event.altKey) {
@@ -78,10 +79,16 @@ export function useReelKeys(): void {
     }
   }
 
+  /** In a field whose number counts already there is nothing to undo but the change of the reel. */
+  function isUndoOfReel(event: Event): boolean {
+    const undoes = event instanceof KeyboardEvent && (event.ctrlKey || event.metaKey) && /^[zy]$/i.test(event.key)
+    return undoes && event.target instanceof HTMLElement && event.target.closest('[data-settled]') !== null
+  }
+
   /** A dialog or a menu that is open has the keys to itself; so have fields. */
   function isElsewhere(event: Event): boolean {
     const open = '.v-overlay--active[aria-modal], .v-dialog.v-overlay--active, .v-menu.v-overlay--active'
-    return event.defaultPrevented || isTyping(event.target) || document.querySelector(open) !== null
+    return event.defaultPrevented || (isTyping(event.target) && !isUndoOfReel(event)) || document.querySelector(open) !== null
   }
 
   useEventListener(window, 'keydown', (event: KeyboardEvent) => {

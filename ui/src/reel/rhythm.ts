@@ -16,12 +16,12 @@ export function seamWords(rhythm: RhythmView | null, looking: boolean, problem: 
     return { word: '…', detail: 'looking', tone: 'plain', explained: 'The frames are being compared.' }
   }
   const times = rhythm ? rhythm.seamRatio.toFixed(rhythm.seamRatio < 10 ? 1 : 0) : ''
-  const detail = `seam ${times}×`
+  const detail = `${times} × usual step`
   switch (rhythm?.seam) {
     case 'SMOOTH':
-      return { word: 'smooth', detail, tone: 'calm', explained: 'From the last frame to the first is no larger a step than usual.' }
+      return { word: 'smooth seam', detail, tone: 'calm', explained: 'From the last frame to the first is no larger a step than usual.' }
     case 'VISIBLE':
-      return { word: 'visible', detail, tone: 'alert', explained: `From the last frame to the first is ${times} times the usual step: it shows.` }
+      return { word: 'visible seam', detail, tone: 'alert', explained: `From the last frame to the first is ${times} times the usual step: it shows.` }
     case 'JUMP':
       return { word: 'jump', detail, tone: 'alert', explained: `From the last frame to the first is ${times} times the usual step: the loop cuts.` }
     case 'REPEATS':
@@ -43,11 +43,17 @@ export function fillsFor(changes: number[], usual: number): number[] {
 const STEPS = [20, 50, 100, 200, 500, 1000, 2000, 5000, 10_000, 20_000, 60_000, 120_000, 600_000]
 const MOST_TICKS = 9
 
-/** Marks along the bar at round times, never so many that they touch, none close to the end. */
-export function ticksFor(totalMillis: number, zoom: number): { millis: number; text: string }[] {
+const END_ROOM = 52
+
+/**
+ * Marks along the bar at round times, never so many that they touch, none close to the end, which is named as well.
+ *
+ * @param width of the whole bar in CSS pixels
+ */
+export function ticksFor(totalMillis: number, zoom: number, width: number): { millis: number; text: string }[] {
   const step = STEPS.find((each) => totalMillis / zoom / each <= MOST_TICKS) ?? totalMillis
   const ticks = []
-  for (let millis = 0; totalMillis > 0 && millis < totalMillis * (1 - 0.06 / zoom); millis += step) {
+  for (let millis = 0; totalMillis > 0 && millis < totalMillis * (1 - Math.max(0.06 / zoom, END_ROOM / width)); millis += step) {
     ticks.push({ millis, text: millis === 0 ? '0 s' : String(millis / 1000) })
   }
   return ticks

@@ -191,9 +191,10 @@ function changeArt(id: number): void {
         <v-btn :icon="playhead.playing ? mdiPause : mdiPlay" size="small" color="primary" variant="flat"
           :aria-label="playhead.playing ? 'Pause' : 'Play'" :title="playhead.playing ? 'Pause (Space)' : 'Play (Space)'"
           @click="playhead.playing = !playhead.playing" />
-        <h2 class="heading name">{{ title }}</h2>
-        <span class="quiet state" role="status">{{ where }}</span>
-        <span class="space" />
+        <div class="titles">
+          <h2 class="heading name" :title="title">{{ title }}</h2>
+          <span class="quiet state" role="status" :title="where">{{ where }}</span>
+        </div>
         <v-btn size="small" :disabled="moving.ids.length === 0" @click="asking.motion">Motion…</v-btn>
         <v-menu>
           <template #activator="{ props: activator }">

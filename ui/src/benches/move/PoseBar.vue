@@ -8,7 +8,7 @@ import { usePlayhead } from '@/reel/playhead'
 import { useMoving } from './moving'
 import { EASINGS } from './words'
 
-/** Where a change of pose counts, and how the cut-out goes on from its pose. */
+/** Where a change of pose counts, and how the cut-out moves on from its pose. */
 const SCOPES: { value: Scope; title: string; means: string }[] = [
   { value: 'HERE', title: 'here only', means: 'Sets a pose on this frame; the glides to its neighbors bend' },
   { value: 'FROM_HERE', title: 'from here on', means: 'Shifts this pose and all that come after it' },
@@ -43,27 +43,33 @@ function setLeaves(leaves: Easing): void {
     <v-btn :icon="moving.snapping ? mdiMagnetOn : mdiMagnet" size="small" :aria-pressed="moving.snapping"
       :aria-label="moving.snapping ? 'Guides snap' : 'Guides do not snap'"
       :title="moving.snapping ? 'Guides snap; Alt lets go' : 'Guides do not snap'" @click="moving.snapping = !moving.snapping" />
-    <span class="quiet">step</span>
+    <span class="pair"><span class="quiet">step</span>
     <number-field :value="moving.step" label="Step of the arrow keys" suffix="px" :min="0.1" :max="100" :decimals="1" class="step"
-      @done="(value) => (moving.step = value)" />
-    <span class="space" />
-    <span class="quiet">leaves</span>
-    <v-select :model-value="left?.key.leaves ?? null" :items="EASINGS" aria-label="Leaves its pose" variant="outlined"
+      @done="(value) => (moving.step = value)" /></span>
+    <span class="pair last"><span class="quiet">easing</span>
+    <v-select :model-value="left?.key.leaves ?? null" :items="EASINGS" aria-label="Easing after this pose" title="How it moves from this pose to the next" variant="outlined"
       density="compact" hide-details class="leaves" :disabled="!left"
-      @update:model-value="(value) => value && setLeaves(value)" />
+      @update:model-value="(value) => value && setLeaves(value)" /></span>
   </div>
 </template>
 
 <style scoped>
 .bar {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 8px;
+  gap: 4px 8px;
   font-size: 14px;
 }
 
-.space {
-  flex: 1;
+.pair {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+
+.last {
+  margin-left: auto;
 }
 
 .step {
@@ -71,6 +77,6 @@ function setLeaves(leaves: Easing): void {
 }
 
 .leaves {
-  max-width: 176px;
+  width: 176px;
 }
 </style>

@@ -78,8 +78,9 @@ const shown = (value: number): number => Math.round(value * 100) / 100
 <style scoped>
 .fields {
   display: flex;
+  flex-wrap: wrap;
   align-items: end;
-  gap: 8px;
+  gap: 4px 8px;
 }
 
 .field {

@@ -54,7 +54,7 @@ function done(): void {
       </div>
       <v-checkbox v-model="shared" label="Share out the time there is" density="compact" hide-details />
       <v-checkbox v-model="crossFade" label="Fade from one still to the other" density="compact" hide-details />
-      <v-select v-model="leaves" :items="EASINGS" label="Cut-outs glide" variant="outlined" density="compact" hide-details />
+      <v-select v-model="leaves" :items="EASINGS" label="Easing of cut-outs" variant="outlined" density="compact" hide-details />
       <p class="quiet" role="status">{{ problem || leadsTo }}</p>
     </div>
   </dialog-card>

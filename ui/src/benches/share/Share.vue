@@ -158,4 +158,22 @@ watch(
     border-top: 1px solid var(--line);
   }
 }
+
+/* One column: the file, how it is made, what was delivered. */
+@media (max-width: 760px) {
+  .share {
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: 56dvh auto auto;
+    height: auto;
+  }
+
+  .making {
+    grid-row: 2;
+    border: 0;
+  }
+
+  .delivered {
+    border-left: 0;
+  }
+}
 </style>

@@ -153,6 +153,13 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   flex: 1;
 }
 
+@media (max-width: 1080px) {
+  .transport :deep(.v-btn--icon:not(:first-child)) {
+    width: 32px;
+    height: 32px;
+  }
+}
+
 .speed {
   min-width: 0;
   padding-inline: 8px;

@@ -91,4 +91,15 @@ const ways = computed(() => [
   min-width: 0;
   padding-inline: 8px;
 }
+
+@media (max-width: 760px) {
+  .words {
+    margin-right: auto;
+  }
+
+  .actions {
+    flex: 1 0 100%;
+    order: 3;
+  }
+}
 </style>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
-import { computed, nextTick, ref, shallowRef } from 'vue'
+import { computed, nextTick, onBeforeUpdate, onUpdated, ref, shallowRef } from 'vue'
 import AddStills from '@/gather/AddStills.vue'
 import { gatherInto } from '@/gather/gather'
 import { useFileDrop } from '@/gather/fileDrop'
@@ -188,6 +188,19 @@ async function onKey(event: KeyboardEvent): Promise<void> {
   await nextTick()
   grid.value?.querySelector<HTMLElement>(`[data-frame="${id}"]`)?.focus({ preventScroll: true })
 }
+
+/** A card that is moved or removed loses the focus: the one where the keyboard was last gets it. */
+let works = false
+onBeforeUpdate(() => {
+  if (document.activeElement !== document.body) {
+    works = grid.value?.contains(document.activeElement) ?? false
+  }
+})
+onUpdated(() => {
+  if (works && document.activeElement === document.body && selection.focused !== null) {
+    grid.value?.querySelector<HTMLElement>(`[data-frame="${selection.focused}"]`)?.focus({ preventScroll: true })
+  }
+})
 
 /** The card that Tab leads to: where the keyboard was last, if it is in view. */
 const reachable = computed(() => {

@@ -17,13 +17,11 @@ const width = defineModel<number>({ required: true })
   display: flex;
   align-items: center;
   gap: 6px;
-  padding: 4px 10px;
-  border-radius: 12px;
-  background: color-mix(in srgb, var(--paper) 88%, transparent);
 }
 
 input {
   width: 110px;
+  height: 24px;
   accent-color: var(--ink2);
 }
 </style>

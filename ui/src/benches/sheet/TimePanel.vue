@@ -12,7 +12,7 @@ import { UNITS } from './units'
 import type { Unit } from './units'
 
 /** How long frames show: the chosen ones, or all. */
-const COMMON = [40, 60, 80, 100, 200, 500, 1000, 2000]
+const COMMON = [40, 50, 60, 80, 100, 200, 500, 1000, 2000]
 
 const store = useReel()
 const selection = useSelection()
@@ -79,7 +79,7 @@ const CHANGES = [
       <v-menu>
         <template #activator="{ props: activator }">
           <v-btn v-bind="activator" size="small" variant="outlined" class="chip" :append-icon="mdiChevronDown"
-            :disabled="playing.length === 0">Change all</v-btn>
+            :disabled="playing.length === 0">Other changes</v-btn>
         </template>
         <v-list density="compact" role="menu" aria-label="Change of time">
           <v-list-item v-for="change in CHANGES" :key="change.label" role="menuitem" :title="change.label" @click="change.run()" />
@@ -92,6 +92,7 @@ const CHANGES = [
 <style scoped>
 .row {
   display: flex;
+  flex-wrap: wrap;
   align-items: flex-start;
   gap: 8px;
   margin: 6px 0 8px;
@@ -112,7 +113,7 @@ const CHANGES = [
 }
 
 .held {
-  flex: 1;
+  flex: 1 1 90px;
   min-width: 0;
   padding-top: 2px;
   font-size: 12.5px;

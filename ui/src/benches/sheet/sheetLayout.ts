@@ -6,7 +6,7 @@ import type { FrameView, Run, Size } from '@/api/types'
 const GAP = 10
 const PAD = 6
 const FACTS = 28
-const BAND = 24
+const BAND = 29
 const SHORTEST = 0.25
 const TALLEST = 1.25
 /** How wide cards are when nobody has said: as wide as lets all be seen, within these. */

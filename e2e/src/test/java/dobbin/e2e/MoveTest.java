@@ -69,7 +69,7 @@ class MoveTest {
         bench.set("Across", "240");
         bench.awaitState("a pose of its own");
         bench.cell(1, 1).click();
-        bench.pick("Leaves its pose", "softly");
+        bench.pick("Easing after this pose", "ease in");
         sheet.awaitUndo("Change how a pose of Ferry goes on");
         List<Double> eased = bench.track(1, "x");
         assertThat(eased.get(1) - eased.get(0)).isLessThan((eased.get(11) - eased.get(10)) / 4);
@@ -104,7 +104,7 @@ class MoveTest {
         bench.cell(12, 1).click();
         bench.set("Across", "200");
         bench.cell(1, 1).click();
-        bench.pick("Leaves its pose", "softly");
+        bench.pick("Easing after this pose", "ease in");
         sheet.awaitUndo("Change how a pose of Gull goes on");
         List<Double> across = bench.track(1, "x");
         assertThat(across.get(1) - across.get(0))

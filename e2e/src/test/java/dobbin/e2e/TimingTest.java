@@ -75,12 +75,12 @@ class TimingTest {
         sheet.select("None");
         sheet.button("Twice as fast").click();
         sheet.awaitDelays("150 ms", "50 ms", "50 ms", "50 ms", "50 ms");
-        sheet.button("Change all").click();
+        sheet.button("Other changes").click();
         sheet.choose("Fit the total…");
         sheet.answer("Total", "700", "Fit");
         sheet.awaitDelays("300 ms", "100 ms", "100 ms", "100 ms", "100 ms");
         sheet.chooseFrames(2, 3);
-        sheet.button("Change all").click();
+        sheet.button("Other changes").click();
         sheet.choose("Add to each…");
         sheet.answer("Add to each", "-30", "Add");
         sheet.awaitDelays("300 ms", "70 ms", "70 ms", "100 ms", "100 ms");
