@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { useElementSize, useEventListener } from '@vueuse/core'
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
-import { artUrl, frameNowUrl } from '@/api/urls'
+import { frameNowUrl } from '@/api/urls'
 import LoopStage from '@/stage/LoopStage.vue'
 import { usePlayhead } from '@/reel/playhead'
 import { useReel } from '@/reel/store'
+import LiveCutout from './LiveCutout.vue'
 import { useMoving } from './moving'
 import type { Posed } from './moving'
 import { cornersOf, inBox } from './poses'
@@ -36,10 +37,23 @@ const size = computed(() => ({
 }))
 const drag = useStageDrag(surface, scale, { path: (points) => emit('path', points), box: (box) => emit('box', box) })
 
-/** What is dragged is lifted off the picture and follows the pointer by itself. */
-const lifted = computed(() => moving.posed.filter(({ cutout }) => moving.drafts.has(cutout.id)))
+/** What is dragged is lifted off the picture, with all that lies above it. */
+const lifted = computed(() => {
+  const lowest = moving.all.findIndex(({ cutout }) => moving.drafts.has(cutout.id))
+  return lowest < 0 ? [] : moving.all.slice(lowest).filter(isLive)
+})
+
+function isLive({ cutout, stop, pose }: Posed): boolean {
+  return moving.drafts.has(cutout.id) || (!cutout.under && !cutout.hidden && stop.there && pose.opacity > 0)
+}
+
 /** The picture without what is lifted, as it was when that was taken up: the rest of it does not change by that. */
 const ground = ref('')
+const groundThere = ref(false)
+/** Until the ground is there, what lies above is still in the picture, and must not be drawn twice. */
+const live = computed(() =>
+  lifted.value.filter(({ cutout }) => groundThere.value || moving.drafts.has(cutout.id)),
+)
 let patience = 0
 watch(
   () => lifted.value.map(({ cutout }) => cutout.id).join(' '),
@@ -49,6 +63,7 @@ watch(
     const wide = Math.min(WIDEST, canvas.value.width)
     const url = drawn && store.reel && ids.length > 0 ? frameNowUrl(store.reel.id, drawn, wide, ids) : ''
     window.clearTimeout(patience)
+    groundThere.value = false
     if (url === '' || drag.active.value) {
       ground.value = url
     } else {
@@ -58,17 +73,6 @@ watch(
   },
 )
 onBeforeUnmount(() => window.clearTimeout(patience))
-
-function liftedStyle({ cutout, track, pose }: Posed): Record<string, string> {
-  const width = track.width * scale.value
-  const height = track.height * scale.value
-  return {
-    width: `${width}px`,
-    height: `${height}px`,
-    opacity: String(pose.opacity),
-    transform: `translate(${pose.x * scale.value}px, ${pose.y * scale.value}px) rotate(${pose.turn}deg) scale(${pose.scaleX}, ${pose.scaleY}) translate(${-cutout.pivotX * width}px, ${-cutout.pivotY * height}px)`,
-  }
-}
 
 const outline = (each: Posed): string =>
   cornersOf(each.cutout, each.track, each.pose).map(({ x, y }) => `${x},${y}`).join(' ')
@@ -204,9 +208,10 @@ defineExpose({ tool: drag.tool })
       aria-label="Stage. Arrow keys move what is chosen." @pointerdown="onDown" @pointermove="drag.move"
       @pointerup="drag.release" @pointercancel="drag.giveUp" @dblclick="onDouble" @keydown="onKey">
       <loop-stage :look="{ ground: '', zoom: 'fit' }" class="frame" @sharp="(look) => look === playhead.frame?.drawn && moving.seen()" />
-      <img v-if="ground" :src="ground" alt="" class="frame" draggable="false" />
-      <img v-for="each in lifted" :key="each.cutout.id" alt="" class="lifted" draggable="false"
-        :src="artUrl(store.reel!.id, each.cutout.id, each.stop.art, WIDEST)" :style="liftedStyle(each)" />
+      <img v-if="ground" :src="ground" alt="" class="frame" draggable="false" @load="groundThere = true" />
+      <div class="live">
+        <live-cutout v-for="each in live" :key="each.cutout.id" :posed="each" :scale="scale" />
+      </div>
       <svg class="marks" :viewBox="`0 0 ${canvas.width} ${canvas.height}`" aria-hidden="true">
         <template v-for="each in moving.posed" :key="each.cutout.id">
           <g v-if="moving.trackShown && each.cutout.keys.length > 1">
@@ -251,6 +256,7 @@ defineExpose({ tool: drag.tool })
 
 .surface {
   position: relative;
+  isolation: isolate;
   border-radius: 6px;
   touch-action: none;
   user-select: none;
@@ -271,15 +277,14 @@ defineExpose({ tool: drag.tool })
 }
 
 .frame,
-.lifted {
+.live {
   pointer-events: none;
 }
 
-.lifted {
+.live {
   position: absolute;
-  top: 0;
-  left: 0;
-  transform-origin: 0 0;
+  inset: 0;
+  overflow: hidden;
 }
 
 .marks {
