@@ -16,7 +16,7 @@ export function seamWords(rhythm: RhythmView | null, looking: boolean, problem: 
     return { word: '…', detail: 'looking', tone: 'plain', explained: 'The frames are being compared.' }
   }
   const times = rhythm ? rhythm.seamRatio.toFixed(rhythm.seamRatio < 10 ? 1 : 0) : ''
-  const detail = `${times} × usual step`
+  const detail = `${times} × usual`
   switch (rhythm?.seam) {
     case 'SMOOTH':
       return { word: 'smooth seam', detail, tone: 'calm', explained: 'From the last frame to the first is no larger a step than usual.' }

@@ -128,6 +128,6 @@ const CHANGES = [
 }
 
 .chips .chip {
-  padding-inline: 9px;
+  padding-inline: 7px;
 }
 </style>
