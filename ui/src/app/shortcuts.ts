@@ -50,6 +50,7 @@ export const SHORTCUTS: { title: string; keys: [string, string][] }[] = [
     title: 'On the stage of Move',
     keys: [
       ['← → ↑ ↓', 'Move what is chosen by a step; with Shift by ten'],
+      ['Page up Page down', 'One frame back or on'],
       ['Shift + drag', 'Straight across or down; turn by 15°'],
       ['Alt + drag', 'No snapping; size without keeping the shape'],
       ['Ctrl + C V', 'Copy cut-outs, paste at the same place'],

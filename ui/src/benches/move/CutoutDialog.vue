@@ -23,6 +23,15 @@ const before = computed(() => moving.cutouts.find((each) => each.id === draft.va
 const cycle = computed(() => (draft.value?.art.kind === 'cycle' && draft.value.art.pictures.length > 1 ? draft.value.art : null))
 const percent = computed(() => Math.round((draft.value?.shadow.opacity ?? 0) * 100))
 
+/** A shadow that lies right behind its cut-out would not be seen: a first one falls to the lower right. */
+function setShadow(opacityPercent: number): void {
+  const shadow = draft.value!.shadow
+  shadow.opacity = opacityPercent / 100
+  if (shadow.x === 0 && shadow.y === 0 && shadow.blur === 0) {
+    Object.assign(shadow, FIRST_SHADOW)
+  }
+}
+
 watch(shown, (open) => {
   const cutout = moving.cutouts.find((each) => each.id === moving.ids[0])
   if (open && cutout) {
@@ -34,6 +43,7 @@ watch(shown, (open) => {
   }
 })
 
+const FIRST_SHADOW = { x: 3, y: 4, blur: 4 }
 const TURNS = [
   { turns: 'KEPT', label: 'frames keep theirs', title: 'Settled once for each frame; choose others on the exposure sheet' },
   { turns: 'BY_PLACE', label: 'by place', title: 'By the place of the frame on the sheet' },
@@ -113,8 +123,7 @@ async function done(): Promise<void> {
       <fieldset>
         <legend>Shadow</legend>
         <div class="row">
-          <number-field :value="percent" label="Opacity" labelled suffix="%" :min="0" :max="100"
-            @done="(value) => (draft!.shadow.opacity = value / 100)" />
+          <number-field :value="percent" label="Opacity" labelled suffix="%" :min="0" :max="100" @done="setShadow" />
           <template v-if="draft.shadow.opacity > 0">
             <number-field :value="draft.shadow.x" label="Right" labelled suffix="px" :min="-1000" :max="1000" :decimals="1"
               @done="(value) => (draft!.shadow.x = value)" />

@@ -183,8 +183,9 @@ function onKey(event: KeyboardEvent): void {
         Backspace: moving.remove,
         Escape: moving.none,
       }
-  const run = keys[event.key.length === 1 ? event.key.toLowerCase() : event.key]
-  if (run && moving.ids.length > 0) {
+  const walk: Record<string, () => void> = { PageUp: () => playhead.step(-1), PageDown: () => playhead.step(1) }
+  const run = walk[event.key] ?? (moving.ids.length > 0 ? keys[event.key.length === 1 ? event.key.toLowerCase() : event.key] : undefined)
+  if (run) {
     event.preventDefault()
     event.stopPropagation()
     void run()

@@ -11,7 +11,6 @@ import com.microsoft.playwright.options.MouseButton;
 import dobbin.raster.Size;
 import java.util.List;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -26,15 +25,9 @@ class ArrangingTest {
 
     @BeforeEach
     void open() {
-        page = visit.browser().open(visit.address());
-        page.evaluate("localStorage.clear()");
+        page = visit.page();
         sheet = new Sheet(page);
         sheet.openFive();
-    }
-
-    @AfterEach
-    void close() {
-        page.close();
     }
 
     @Test

@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.stream.IntStream;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -39,8 +40,11 @@ class DecodedByChromiumTest {
                 pen.drawImage(image, 0, 0)
                 const pixels = [...pen.getImageData(0, 0, canvas.width, canvas.height).data]
                 frames.push({ pixels: pixels.join(' '), millis: image.duration / 1000 })
+                image.close()
               }
-              return { again: track.repetitionCount === Infinity ? -1 : track.repetitionCount, frames }
+              const again = track.repetitionCount === Infinity ? -1 : track.repetitionCount
+              decoder.close()
+              return { again, frames }
             }""";
 
     @RegisterExtension
@@ -51,6 +55,11 @@ class DecodedByChromiumTest {
     @BeforeAll
     static void start() {
         page = visit.browser().open(visit.address());
+    }
+
+    @AfterAll
+    static void close() {
+        page.close();
     }
 
     @ParameterizedTest(name = "seed {0}")

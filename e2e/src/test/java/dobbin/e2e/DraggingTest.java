@@ -24,8 +24,7 @@ class DraggingTest {
 
     @Test
     void whatIsDraggedLooksAsItWillBeDrawn() throws Exception {
-        Page page = visit.browser().open(visit.address());
-        page.evaluate("localStorage.clear()");
+        Page page = visit.page();
         MoveBench bench = new MoveBench(page);
         bench.goTo(6);
         bench.addShape("Ellipse");
@@ -49,7 +48,6 @@ class DraggingTest {
             assertThat(difference(dragged, seen(page))).as(blend.name()).isLessThan(FAINT_LEVELS);
             x += STEP;
         }
-        page.close();
         assertThat(visit.browser().complaints()).isEmpty();
     }
 

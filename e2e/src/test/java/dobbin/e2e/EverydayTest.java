@@ -13,7 +13,6 @@ import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -41,13 +40,8 @@ class EverydayTest {
 
     @BeforeEach
     void open() {
-        page = visit.browser().open(visit.address());
+        page = visit.page();
         sheet = new Sheet(page);
-    }
-
-    @AfterEach
-    void close() {
-        page.close();
     }
 
     private void handOver(String kind, String selector, int number) {

@@ -17,7 +17,6 @@ import java.nio.file.Files;
 import java.util.Arrays;
 import java.util.List;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -32,13 +31,8 @@ class FromStillsToGifTest {
 
     @BeforeEach
     void open() {
-        page = visit.browser().open(visit.address());
+        page = visit.page();
         sheet = new Sheet(page);
-    }
-
-    @AfterEach
-    void close() {
-        page.close();
     }
 
     @Test

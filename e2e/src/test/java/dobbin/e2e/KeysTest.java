@@ -20,15 +20,13 @@ class KeysTest {
 
     @BeforeEach
     void open() {
-        page = visit.browser().open(visit.address());
-        page.evaluate("localStorage.clear()");
+        page = visit.page();
         sheet = new Sheet(page);
         sheet.openFive();
     }
 
     @AfterEach
-    void close() {
-        page.close();
+    void nothingComplained() {
         assertThat(visit.browser().complaints()).isEmpty();
     }
 

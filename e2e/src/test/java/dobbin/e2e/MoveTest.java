@@ -32,15 +32,13 @@ class MoveTest {
 
     @BeforeEach
     void open() {
-        page = visit.browser().open(visit.address());
-        page.evaluate("localStorage.clear()");
+        page = visit.page();
         bench = new MoveBench(page);
         sheet = bench.sheet();
     }
 
     @AfterEach
-    void close() {
-        page.close();
+    void nothingComplained() {
         assertThat(visit.browser().complaints()).isEmpty();
     }
 

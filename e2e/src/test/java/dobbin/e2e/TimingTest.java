@@ -10,7 +10,6 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -26,16 +25,10 @@ class TimingTest {
 
     @BeforeEach
     void open() {
-        page = visit.browser().open(visit.address());
-        page.evaluate("localStorage.clear()");
+        page = visit.page();
         sheet = new Sheet(page);
         sheet.openFive();
         player = page.getByLabel("Player", new Page.GetByLabelOptions().setExact(true));
-    }
-
-    @AfterEach
-    void close() {
-        page.close();
     }
 
     private void setDelay(String unit, String value) {

@@ -24,8 +24,7 @@ class UnderTheHandTest {
 
     @BeforeEach
     void open() {
-        page = visit.browser().open(visit.address());
-        page.evaluate("localStorage.clear()");
+        page = visit.page();
         bench = new MoveBench(page);
         sheet = bench.sheet();
         bench.goTo(1);
@@ -33,8 +32,7 @@ class UnderTheHandTest {
     }
 
     @AfterEach
-    void close() {
-        page.close();
+    void nothingComplained() {
         assertThat(visit.browser().complaints()).isEmpty();
     }
 

@@ -6,13 +6,14 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.extension.AfterAllCallback;
+import org.junit.jupiter.api.extension.AfterEachCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ExtensionContext.Namespace;
 import org.springframework.util.FileSystemUtils;
 
 /** The application with an empty shelf and a browser in front of it; the same for all tests, with nothing left of other classes. */
-final class Visit implements BeforeAllCallback, AfterAllCallback {
+final class Visit implements BeforeAllCallback, AfterEachCallback, AfterAllCallback {
     private static final String EMPTY_THE_SHELF = """
             async () => {
               const ids = (await (await fetch('/api/reels?count=200')).json()).reels.map(reel => reel.id)
@@ -21,6 +22,7 @@ final class Visit implements BeforeAllCallback, AfterAllCallback {
             }""";
 
     private Running running;
+    private Page page;
 
     private static final class Running implements AutoCloseable {
         private final Path folder;
@@ -54,11 +56,28 @@ final class Visit implements BeforeAllCallback, AfterAllCallback {
     }
 
     @Override
+    public void afterEach(ExtensionContext test) {
+        if (page != null) {
+            page.close();
+            page = null;
+        }
+    }
+
+    @Override
     public void afterAll(ExtensionContext test) {
         try (Page page = browser().open(address())) {
             page.evaluate("localStorage.clear()");
             page.evaluate(EMPTY_THE_SHELF);
         }
+    }
+
+    /** The page of a test, as a newcomer finds it: the shelf, and nothing remembered. It closes by itself. */
+    Page page() {
+        if (page == null) {
+            page = browser().open(address());
+            page.evaluate("localStorage.clear()");
+        }
+        return page;
     }
 
     String address() {
