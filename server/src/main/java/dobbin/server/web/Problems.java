@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
+import org.springframework.web.util.DisconnectedClientHelper;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.exc.InputCoercionException;
 import tools.jackson.core.exc.StreamReadException;
@@ -52,6 +53,7 @@ class Problems extends ResponseEntityExceptionHandler {
         return problem(HttpStatus.SERVICE_UNAVAILABLE, "Not enough memory", Failures.sentence(e));
     }
 
+    /** @return null where there is nobody to be told: browsers give up pictures that are out of sight */
     @ExceptionHandler
     ProblemDetail unforeseen(Exception e) {
         if (e instanceof Failures.Explained) {
@@ -60,6 +62,10 @@ class Problems extends ResponseEntityExceptionHandler {
         if (Failures.isOfAFullDisk(e)) {
             LOG.error("The disk is full", e);
             return problem(HttpStatus.INSUFFICIENT_STORAGE, "The disk is full", Failures.sentence(e));
+        }
+        if (DisconnectedClientHelper.isClientDisconnectedException(e)) {
+            LOG.debug("Nobody waits for the answer any more", e);
+            return null;
         }
         LOG.error("Unforeseen failure", e);
         return problem(HttpStatus.INTERNAL_SERVER_ERROR, "Something went wrong", Failures.sentence(e));
