@@ -74,7 +74,7 @@ function nudge(event: KeyboardEvent, direction: number): void {
 
 <template>
   <v-text-field v-model="text" :aria-label="label" :label="labelled ? label : undefined" :suffix="suffix"
-:placeholder="placeholder" :data-settled="text === settled() || null" :error-messages="problem" inputmode="numeric" autocomplete="off" class="number"
+    :placeholder="placeholder" :data-settled="text === settled() || null" :error-messages="problem" inputmode="numeric" autocomplete="off" class="number"
     @blur="finish" @keydown.enter.prevent="finish" @keydown.up.prevent="nudge($event, 1)"
     @keydown.down.prevent="nudge($event, -1)" @keydown.esc="giveUp" />
 </template>

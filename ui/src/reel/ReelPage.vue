@@ -29,6 +29,9 @@ async function open(id: string): Promise<void> {
     away.value = false
     preloadBenches()
   } catch (failure) {
+    if (route.params.id !== id) {
+      return
+    }
     away.value = failure instanceof Problem && failure.kind === 'unreachable'
     if (away.value) {
       again = window.setTimeout(() => void open(id), AGAIN_MILLIS)

@@ -56,6 +56,7 @@ export const useReel = defineStore('reel', () => {
 
   function close(): void {
     opening++
+    last = null
     document.removeEventListener('visibilitychange', onVisibility)
     events?.close()
     events = null

@@ -27,7 +27,7 @@ const percent = computed(() => Math.round((draft.value?.shadow.opacity ?? 0) * 1
 function setShadow(opacityPercent: number): void {
   const shadow = draft.value!.shadow
   shadow.opacity = opacityPercent / 100
-  if (shadow.x === 0 && shadow.y === 0 && shadow.blur === 0) {
+  if (opacityPercent > 0 && shadow.x === 0 && shadow.y === 0 && shadow.blur === 0) {
     Object.assign(shadow, FIRST_SHADOW)
   }
 }

@@ -4,13 +4,14 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import dobbin.reel.Frame;
 import dobbin.server.reels.OpenReel;
 import dobbin.server.reels.Reels;
-import dobbin.server.web.NotFound;
 import dobbin.server.work.Turns.Urgency;
 import jakarta.annotation.PreDestroy;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
@@ -20,6 +21,7 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class StageAhead {
+    private static final Logger LOG = LoggerFactory.getLogger(StageAhead.class);
     private static final int REELS_REMEMBERED = 50;
 
     private final Reels reels;
@@ -64,8 +66,9 @@ class StageAhead {
     private void draw(OpenReel open, Frame frame, int width) {
         try {
             renders.png(open.id(), open.looks().of(frame), width, Set.of(), Urgency.NOW);
-        } catch (NotFound e) {
-            // It has changed again meanwhile.
+        } catch (RuntimeException | OutOfMemoryError e) {
+            // It has changed again meanwhile, or cannot be drawn: whoever asks for it is told.
+            LOG.debug("Nothing was drawn ahead for {}", open.id(), e);
         }
     }
 
