@@ -2,7 +2,7 @@ import vue from 'eslint-plugin-vue'
 import tseslint from 'typescript-eslint'
 
 export default tseslint.config(
-  { ignores: ['dist/', 'target/', 'src/api/schema.d.ts'] },
+  { ignores: ['dist/', 'target/', 'src/api/schema.d.ts', 'src/api/limits.ts'] },
   ...tseslint.configs.recommended,
   ...vue.configs['flat/recommended'],
   {

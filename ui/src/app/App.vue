@@ -1,19 +1,18 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useRoute } from 'vue-router'
 import GatherPanel from '@/gather/GatherPanel.vue'
-import { message } from './messages'
-import ShortcutsDialog from './ShortcutsDialog.vue'
+import { useKeyboard } from '@/ground/keys'
+import { atFoot, barsBelow, message } from '@/ground/messages'
+import { ALL_KEYS } from './keys'
+import KeyList from './KeyList.vue'
 
-/** How high the bars at the foot of the page are: a message must not cover them. */
-const route = useRoute()
-const barsBelow = computed(() => (route.meta.barsBelow as number | undefined) ?? 0)
 const shown = computed({
-  get: () => message.value !== null,
+  get: () => atFoot.value !== null,
   set: (open: boolean) => {
     if (!open) message.value = null
   },
 })
+useKeyboard()
 
 function act(): void {
   message.value?.action?.run()
@@ -25,12 +24,12 @@ function act(): void {
   <v-app>
     <router-view />
     <gather-panel />
-    <shortcuts-dialog />
-    <v-snackbar v-model="shown" :timeout="message?.kind === 'problem' ? 9000 : 5000"
-      :style="{ marginBottom: `${barsBelow}px` }" :role="message?.kind === 'problem' ? 'alert' : 'status'" location="bottom">
-      {{ message?.text }}
+    <key-list :groups="ALL_KEYS" />
+    <v-snackbar v-model="shown" :timeout="atFoot?.kind === 'problem' ? 9000 : 5000"
+      :style="{ marginBottom: `${barsBelow}px` }" :role="atFoot?.kind === 'problem' ? 'alert' : 'status'" location="bottom">
+      {{ atFoot?.text }}
       <template #actions>
-        <v-btn v-if="message?.action" variant="outlined" @click="act">{{ message.action.label }}</v-btn>
+        <v-btn v-if="atFoot?.action" variant="outlined" @click="act">{{ atFoot.action.label }}</v-btn>
         <v-btn @click="shown = false">Close</v-btn>
       </template>
     </v-snackbar>

@@ -1,14 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router'
-
-const sheet = () => import('@/benches/sheet/Sheet.vue')
-const move = () => import('@/benches/move/Move.vue')
-const share = () => import('@/benches/share/Share.vue')
-
-/** Loads the scripts of all benches, so that none is waited for when it is opened. */
-export function preloadBenches(): void {
-  // Without a server there is none to load; opening the bench says so.
-  void Promise.allSettled([sheet(), move(), share()])
-}
+import { BENCHES } from '@/benches'
 
 export const router = createRouter({
   history: createWebHistory(),
@@ -16,12 +7,11 @@ export const router = createRouter({
     { path: '/', name: 'shelf', component: () => import('@/shelf/Shelf.vue') },
     {
       path: '/reels/:id',
-      component: () => import('@/reel/ReelPage.vue'),
+      component: () => import('@/page/ReelPage.vue'),
+      props: { benches: BENCHES },
       children: [
-        { path: '', redirect: (to) => ({ name: 'sheet', params: to.params }) },
-        { path: 'sheet', name: 'sheet', component: sheet },
-        { path: 'move', name: 'move', component: move, meta: { barsBelow: 128 } },
-        { path: 'share', name: 'share', component: share },
+        { path: '', redirect: (to) => ({ name: BENCHES[0]!.name, params: to.params }) },
+        ...BENCHES.map(({ name, load }) => ({ path: name, name, component: load })),
       ],
     },
     { path: '/:rest(.*)', redirect: { name: 'shelf' } },

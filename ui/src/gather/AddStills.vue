@@ -1,11 +1,15 @@
 <script setup lang="ts">
 import { mdiFolderOutline, mdiImagePlusOutline } from '@mdi/js'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
+import { useOpenReel } from '@/ground/navigation'
+import type { Into } from './arriving'
 import FileChooser from './FileChooser.vue'
 import { gatherInto, gathering } from './gather'
 
 /** Chooses files or a folder to begin with. Without a reel to add to, they make a new one. */
-defineProps<{ to?: string }>()
+const props = defineProps<{ to?: string }>()
+const open = useOpenReel()
+const into = computed<Into>(() => (props.to ? { reel: props.to, after: 0 } : { open }))
 const chooser = ref<InstanceType<typeof FileChooser> | null>(null)
 </script>
 
@@ -15,7 +19,7 @@ const chooser = ref<InstanceType<typeof FileChooser> | null>(null)
       @click="chooser?.chooseFiles()">Choose stills</v-btn>
     <v-btn variant="outlined" :prepend-icon="mdiFolderOutline" :disabled="gathering.active"
       @click="chooser?.chooseFolder()">Choose a folder</v-btn>
-    <file-chooser ref="chooser" @take="(files) => gatherInto(files, to ?? null, 0)" />
+    <file-chooser ref="chooser" @take="(files) => gatherInto(files, into)" />
   </span>
 </template>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { nextTick, ref } from 'vue'
-import type { Gatherable } from './gather'
+import type { Gatherable } from './gatherable'
 
 /** The browser's own pickers, for files, one file, or a folder. */
 const emit = defineEmits<{ take: [files: Gatherable[]]; cancel: [] }>()

@@ -1,10 +1,12 @@
 import { answer, api } from '@/api/client'
 import { Problem } from '@/api/problem'
 import type { Edit, NewStill, ReelView } from '@/api/types'
-import { router } from '@/app/router'
 import { useReel } from '@/reel/store'
 import { useSelection } from '@/reel/selection'
-import type { Gatherable } from './gather'
+import type { Gatherable } from './gatherable'
+
+/** Where frames go: into a reel, after one of its frames or 0; or into a new reel, which is shown with its first ones. */
+export type Into = { reel: string; after: number } | { open: (reel: string) => unknown }
 
 /** What was read by then is put in together, this often at most. */
 const PAUSE_MILLIS = 600
@@ -15,8 +17,6 @@ const PAUSE_MILLIS = 600
  */
 export class Arriving {
   private files: Gatherable[]
-  /** In a new reel all frames are what came; there nothing is chosen. */
-  private readonly isNew: boolean
   private readonly gathering = crypto.randomUUID()
   private readonly came = new Map<number, NewStill[]>()
   private next = 0
@@ -26,14 +26,18 @@ export class Arriving {
   /** The reel as it was last answered; what others did since is no harm. */
   private told: ReelView | null = null
 
-  /** @param reel to put them into, or null for a new one; @param last the frame the next ones go after, 0 for before all */
+  /** Where the frames go; null until there is a reel. */
+  reel: string | null
+  /** The frame the next ones go after, 0 for before all. */
+  last: number
+
   constructor(
     files: Gatherable[],
-    public reel: string | null,
-    public last: number,
+    private readonly into: Into,
   ) {
     this.files = files
-    this.isNew = reel === null
+    this.reel = 'reel' in into ? into.reel : null
+    this.last = 'reel' in into ? into.after : 0
   }
 
   /** @return the files in the order in which they will play */
@@ -56,8 +60,9 @@ export class Arriving {
   async all(): Promise<number> {
     this.flush()
     await this.turn
-    if (!this.isNew && this.added.length > 0 && useReel().reel?.id === this.reel) {
-      useSelection().of(this.added)
+    // In a new reel all frames are what came; there nothing is chosen.
+    if ('reel' in this.into && this.added.length > 0 && useReel().reel?.id === this.reel) {
+      useSelection().bring(this.added)
     }
     return this.added.length
   }
@@ -123,7 +128,9 @@ export class Arriving {
       throw failure
     }
     this.reel = made.id
-    await router.push({ name: 'sheet', params: path })
+    if ('open' in this.into) {
+      await this.into.open(made.id)
+    }
   }
 
   private note(before: ReelView, told: ReelView): void {

@@ -1,5 +1,5 @@
 import { onBeforeUnmount, onMounted, ref } from 'vue'
-import type { Gatherable } from './gather'
+import type { Gatherable } from './gatherable'
 
 /**
  * Takes files that are dropped on an element or pasted anywhere on its page; folders are walked through. Bind

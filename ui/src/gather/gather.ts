@@ -2,16 +2,12 @@ import { computed, reactive, ref } from 'vue'
 import { answer, api } from '@/api/client'
 import type { FileView, LimitsView, NewStill } from '@/api/types'
 import { Problem, sentenceFor } from '@/api/problem'
-import { message, say, sayProblem } from '@/app/messages'
+import { message, say, sayProblem } from '@/ground/messages'
 import { framesText } from '@/parts/format'
 import { useReel } from '@/reel/store'
 import { Arriving } from './arriving'
-
-/** A file to be read, and the folder it lay in. */
-export interface Gatherable {
-  file: File
-  folder: string
-}
+import type { Into } from './arriving'
+import type { Gatherable } from './gatherable'
 
 const AT_ONCE = 3
 
@@ -41,16 +37,15 @@ export function dismiss(): void {
   Object.assign(gathering, { problems: [], notes: [], summary: '', again: null })
 }
 
-/** @param reel to add to, or null for a new one; @param after the frame they go after, or 0 for before all */
-export function gatherInto(files: Gatherable[], reel: string | null, after: number): Promise<void> {
+/** Makes frames of files. */
+export function gatherInto(files: Gatherable[], into: Into): Promise<void> {
   return inTurn(files, async (worth) => {
-    const arriving = new Arriving(worth, reel, after)
+    const arriving = new Arriving(worth, into)
     const failed = await readAll(await arriving.inOrder(), (index, stills) => arriving.took(index, stills))
     const added = await arriving.all()
     if (failed.length > 0 && arriving.reel !== null) {
-      const into = arriving.reel
-      const place = arriving.last
-      gathering.again = () => void gatherInto(failed, into, place)
+      const next = { reel: arriving.reel, after: arriving.last }
+      gathering.again = () => void gatherInto(failed, next)
     }
     return added === 0 ? 'Nothing was added.' : `${framesText(added)} added.`
   })

@@ -2,8 +2,8 @@
 import { mdiKeyboardOutline, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
 import { computed } from 'vue'
 import { useTheme } from 'vuetify'
-import { shortcutsShown } from '@/app/shortcuts'
-import { toggleTheme } from '@/app/theme'
+import { keyListShown } from '@/ground/keys'
+import { toggleTheme } from '@/ground/theme'
 
 const theme = useTheme()
 const dark = computed(() => theme.global.current.value.dark)
@@ -14,7 +14,7 @@ const dark = computed(() => theme.global.current.value.dark)
     <v-btn :icon="dark ? mdiWhiteBalanceSunny : mdiWeatherNight" size="small"
       :aria-label="dark ? 'Light colors' : 'Dark colors'" :title="dark ? 'Light colors' : 'Dark colors'"
       @click="toggleTheme" />
-    <v-btn :icon="mdiKeyboardOutline" size="small" aria-label="Keys" title="Keys (?)" @click="shortcutsShown = true" />
+    <v-btn :icon="mdiKeyboardOutline" size="small" aria-label="Keys" title="Keys (?)" @click="keyListShown = true" />
   </span>
 </template>
 

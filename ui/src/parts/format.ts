@@ -28,6 +28,24 @@ export function framesText(count: number): string {
   return count === 1 ? '1 frame' : `${count} frames`
 }
 
+/** Which frames, counted from 1: frame 7, frames 3 to 5, frames 2, 4 and 9 to 12. @param indices from 0, in order */
+export function placesText(indices: number[]): string {
+  const runs: string[] = []
+  for (let from = 0, to; from < indices.length; from = to + 1) {
+    to = from
+    while (indices[to + 1] === (indices[to] as number) + 1) to++
+    const [first, last] = [(indices[from] as number) + 1, (indices[to] as number) + 1]
+    runs.push(first === last ? `${first}` : `${first} to ${last}`)
+  }
+  return `${indices.length === 1 ? 'frame' : 'frames'} ${listText(runs)}`
+}
+
+/** Things in a row: a, b and c. Of many, the first ones. */
+export function listText(all: string[], most = 4): string {
+  const some = all.length > most ? [...all.slice(0, most - 1), `${all.length - most + 1} more`] : all
+  return some.length < 2 ? some.join('') : `${some.slice(0, -1).join(', ')} and ${some.at(-1)}`
+}
+
 export function playsText(plays: number): string {
   return plays === 0 ? 'forever' : plays === 1 ? 'once' : `${plays} times`
 }

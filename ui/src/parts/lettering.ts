@@ -1,16 +1,19 @@
 import type { Card } from '@/api/types'
+import { listOf } from './listOf'
 
 /** The typefaces that come along, and how lines are set. */
-export const TYPEFACES: { value: Card['typeface']; title: string }[] = [
-  { value: 'PLAIN', title: 'Plain (Figtree)' },
-  { value: 'BOOK', title: 'Book (Lora)' },
-  { value: 'HAND', title: 'Hand (Caveat)' },
-  { value: 'POSTER', title: 'Poster (Bebas Neue)' },
-  { value: 'TYPED', title: 'Typed (Courier Prime)' },
-]
+export const TYPEFACES = listOf<Card['typeface']>({
+  PLAIN: 'Plain (Figtree)',
+  BOOK: 'Book (Lora)',
+  HAND: 'Hand (Caveat)',
+  POSTER: 'Poster (Bebas Neue)',
+  TYPED: 'Typed (Courier Prime)',
+})
 
-export const ALIGNS: { value: Card['align']; title: string }[] = [
-  { value: 'LEFT', title: 'Left' },
-  { value: 'CENTER', title: 'Center' },
-  { value: 'RIGHT', title: 'Right' },
-]
+export const ALIGNS = listOf<Card['align']>({ LEFT: 'Left', CENTER: 'Center', RIGHT: 'Right' })
+
+/** Where no typeface file of one's own is chosen. */
+export const NO_FILE: Card['own'] = { file: '', name: '' }
+
+/** Words and how they are set, on cards and on cut-outs. */
+export type Lettered = Pick<Card, 'text' | 'typeface' | 'own' | 'size' | 'align'>

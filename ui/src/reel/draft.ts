@@ -1,6 +1,6 @@
 import { useDebounceFn } from '@vueuse/core'
 import { onBeforeUnmount, ref, watch } from 'vue'
-import { sayProblem } from '@/app/messages'
+import { sayProblem } from '@/ground/messages'
 
 const PAUSE = 60
 

@@ -10,6 +10,9 @@ export const useSelection = defineStore('selection', () => {
   const anchor = shallowRef<number | null>(null)
   const focused = shallowRef<number | null>(null)
 
+  /** The frames that came last, to be brought into view. */
+  const brought = shallowRef<readonly number[]>([])
+
   const frames = computed(() => store.frames.filter((frame) => chosen.value.has(frame.id)))
   const ids = computed(() => frames.value.map((frame) => frame.id))
   const set = computed(() => new Set(ids.value))
@@ -73,10 +76,16 @@ export const useSelection = defineStore('selection', () => {
     of(store.frames.filter((frame) => frame.run === id).map((frame) => frame.id))
   }
 
+  /** Chooses frames that just came, and has them brought into view. */
+  function bring(some: number[]): void {
+    of(some)
+    brought.value = [...some]
+  }
+
   function of(some: number[]): void {
     chosen.value = new Set(some)
     anchor.value = focused.value = some[0] ?? null
   }
 
-  return { frames, ids, set, lost, millis, anchor, focused, only, toggle, extendTo, all, none, inverse, everyNth, run, of }
+  return { frames, ids, set, lost, millis, anchor, focused, only, toggle, extendTo, all, none, inverse, everyNth, run, of, bring, brought }
 })

@@ -4,7 +4,7 @@ import { computed, ref, shallowRef } from 'vue'
 import { answer, api } from '@/api/client'
 import type { Edit, FrameView, JobView, ReelView, RhythmView, WeightView } from '@/api/types'
 import { Problem, sentenceFor } from '@/api/problem'
-import { sayProblem } from '@/app/messages'
+import { sayProblem } from '@/ground/messages'
 
 const LOOK_OVER_PAUSE = 120
 

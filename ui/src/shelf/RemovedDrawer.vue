@@ -3,7 +3,7 @@ import { mdiChevronDown, mdiChevronRight } from '@mdi/js'
 import { ref } from 'vue'
 import { answer, api } from '@/api/client'
 import type { ReelCard } from '@/api/types'
-import { say, sayProblem } from '@/app/messages'
+import { say, sayProblem } from '@/ground/messages'
 import { framesText } from '@/parts/format'
 
 /** Reels that were taken off the shelf, and can be put back until they are emptied out. */

@@ -1,14 +1,17 @@
 <script setup lang="ts">
+import { mdiSquareOutline } from '@mdi/js'
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { answer, api } from '@/api/client'
 import type { ReelCard, Shelf } from '@/api/types'
 import { sentenceFor } from '@/api/problem'
-import { say, sayProblem } from '@/app/messages'
+import { say, sayProblem } from '@/ground/messages'
 import AddStills from '@/gather/AddStills.vue'
 import { useFileDrop } from '@/gather/fileDrop'
 import { gatherInto } from '@/gather/gather'
+import { useOpenReel } from '@/ground/navigation'
 import Brand from '@/parts/Brand.vue'
 import PageTools from '@/parts/PageTools.vue'
+import NewReelDialog from './NewReelDialog.vue'
 import RemovedDrawer from './RemovedDrawer.vue'
 import ShelfCard from './ShelfCard.vue'
 
@@ -20,7 +23,10 @@ const removed = shallowRef<ReelCard[]>([])
 const days = ref(30)
 const reels = computed(() => shelf.value?.reels ?? null)
 const problem = ref('')
-const fileDrop = useFileDrop((files) => void gatherInto(files, null, 0))
+/** Whether a reel is being begun from nothing. */
+const beginning = ref(false)
+const open = useOpenReel()
+const fileDrop = useFileDrop((files) => void gatherInto(files, { open }))
 
 async function load(): Promise<void> {
   problem.value = ''
@@ -88,7 +94,10 @@ onMounted(() => {
             2 before 10.
           </p>
         </div>
-        <add-stills />
+        <div class="ways">
+          <add-stills />
+          <v-btn :prepend-icon="mdiSquareOutline" @click="beginning = true">New reel…</v-btn>
+        </div>
       </div>
       <template v-if="problem">
         <p role="alert">{{ problem }}</p>
@@ -107,6 +116,7 @@ onMounted(() => {
       <p v-else class="quiet">The shelf is empty. What you begin stays here, saved with every change.</p>
       <removed-drawer v-if="removed.length > 0" :reels="removed" :days="days" @changed="load" @restore="restore" />
     </main>
+    <new-reel-dialog v-model="beginning" />
   </div>
 </template>
 
@@ -147,6 +157,12 @@ main {
 .begin.over {
   border-color: var(--rein);
   background: var(--rein-soft);
+}
+
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
 }
 
 h1 {

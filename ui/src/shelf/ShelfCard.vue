@@ -63,7 +63,7 @@ onBeforeUnmount(() => {
       <span class="name">{{ card.name }}</span>
       <span class="quiet facts">{{ card.problem }}</span>
     </div>
-    <router-link v-else :to="{ name: 'sheet', params: { id: card.id } }" class="open" @pointerenter="play" @pointerleave="rest"
+    <router-link v-else :to="`/reels/${card.id}`" class="open" @pointerenter="play" @pointerleave="rest"
       @focus="play" @blur="rest">
       <span class="picture">
         <queued-picture v-if="card.cover && card.preview && seen" :src="playing && ready ? previewUrl(card.id, card.preview) : frameUrl(card.id, card.cover, COVER_WIDTH)"

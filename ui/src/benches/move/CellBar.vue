@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import DropMenu from '@/parts/DropMenu.vue'
 import { useReel } from '@/reel/store'
 import { useCells } from './cells'
 import { letterOf } from './exposure'
@@ -54,14 +55,14 @@ function glide(): void {
     <v-btn size="small" :disabled="cells.cells.length === 0"
       :title="allAway ? 'Let it be there on these frames' : 'Let it be away from these frames; its poses stay'" @click="show">{{
         allAway ? 'Show' : 'Take off' }}</v-btn>
-    <v-menu v-if="cycle && cells.cells.length > 0">
+    <drop-menu v-if="cycle && cells.cells.length > 0">
       <template #activator="{ props: activator }">
         <v-btn v-bind="activator" size="small" title="Which picture of its cycle it shows here">Picture</v-btn>
       </template>
       <v-list density="compact" aria-label="Pictures of the cycle">
         <v-list-item v-for="(_, index) in cycle.pictures" :key="index" :title="`Picture ${letterOf(index)}`" @click="choose(index)" />
       </v-list>
-    </v-menu>
+    </drop-menu>
     <v-btn size="small" color="primary" :disabled="cells.keyed.length === 0" title="Remove the poses (Delete)"
       @click="cells.remove">Remove</v-btn>
   </div>

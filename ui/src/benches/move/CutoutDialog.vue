@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { limits } from '@/api/limits'
 import type { Cutout, Cycle, Edit } from '@/api/types'
 import ColorField from '@/parts/ColorField.vue'
 import DialogCard from '@/parts/DialogCard.vue'
 import NumberField from '@/parts/NumberField.vue'
-import { useAsking, useDialogShown } from '@/reel/asking'
+import { percent } from '@/parts/numbers'
+import { useAsking } from './asking'
 import { useReel } from '@/reel/store'
 import { useMoving } from './moving'
 import { BLENDS } from './words'
@@ -13,7 +15,7 @@ import { BLENDS } from './words'
 const store = useReel()
 const asking = useAsking()
 const moving = useMoving()
-const shown = useDialogShown('cutout')
+const shown = asking.isShown('cutout')
 const draft = ref<Cutout | null>(null)
 const first = ref(1)
 const last = ref(1)
@@ -21,7 +23,7 @@ const last = ref(1)
 const span = ref([1, 1])
 const before = computed(() => moving.cutouts.find((each) => each.id === draft.value?.id))
 const cycle = computed(() => (draft.value?.art.kind === 'cycle' && draft.value.art.pictures.length > 1 ? draft.value.art : null))
-const percent = computed(() => Math.round((draft.value?.shadow.opacity ?? 0) * 100))
+const shadowPercent = computed(() => Math.round((draft.value?.shadow.opacity ?? 0) * 100))
 
 /** A shadow that lies right behind its cut-out would not be seen: a first one falls to the lower right. */
 function setShadow(opacityPercent: number): void {
@@ -94,19 +96,17 @@ function changes(was: Cutout, now: Cutout): Edit[] {
   return edits.filter((edit): edit is Edit => edit !== false)
 }
 
-async function done(): Promise<void> {
-  asking.close()
-  if (draft.value && before.value) {
-    await store.together(changes(before.value, draft.value), `Change ${draft.value.name.trim()}`)
-  }
+async function done(): Promise<boolean> {
+  const [was, now] = [before.value, draft.value]
+  return was !== undefined && now !== null && (await store.together(changes(was, now), `Change ${now.name.trim()}`))
 }
 </script>
 
 <template>
   <dialog-card v-model="shown" :title="before?.name ?? 'Cut-out'" verb="Apply" :width="560"
-    :disabled="!draft?.name.trim() || last < first" @done="done">
+    :disabled="!draft?.name.trim() || last < first" :done="done">
     <div v-if="draft" class="settings">
-      <v-text-field v-model="draft.name" label="Name" maxlength="120" variant="outlined" density="compact" hide-details />
+      <v-text-field v-model="draft.name" label="Name" :maxlength="limits.RenameCutout.name.max" variant="outlined" density="compact" hide-details />
       <div class="row">
         <number-field :value="first" label="There from frame" labelled :min="1" :max="store.ids.length"
           @done="(value) => (first = value)" />
@@ -123,13 +123,13 @@ async function done(): Promise<void> {
       <fieldset>
         <legend>Shadow</legend>
         <div class="row">
-          <number-field :value="percent" label="Opacity" labelled suffix="%" :min="0" :max="100" @done="setShadow" />
+          <number-field :value="shadowPercent" label="Opacity" labelled suffix="%" v-bind="percent(limits.Shadow.opacity)" @done="setShadow" />
           <template v-if="draft.shadow.opacity > 0">
-            <number-field :value="draft.shadow.x" label="Right" labelled suffix="px" :min="-1000" :max="1000" :decimals="1"
+            <number-field :value="draft.shadow.x" label="Right" labelled suffix="px" v-bind="limits.Shadow.x" :decimals="1"
               @done="(value) => (draft!.shadow.x = value)" />
-            <number-field :value="draft.shadow.y" label="Down" labelled suffix="px" :min="-1000" :max="1000" :decimals="1"
+            <number-field :value="draft.shadow.y" label="Down" labelled suffix="px" v-bind="limits.Shadow.y" :decimals="1"
               @done="(value) => (draft!.shadow.y = value)" />
-            <number-field :value="draft.shadow.blur" label="Blur" labelled suffix="px" :min="0" :max="200" :decimals="1"
+            <number-field :value="draft.shadow.blur" label="Blur" labelled suffix="px" v-bind="limits.Shadow.blur" :decimals="1"
               @done="(value) => (draft!.shadow.blur = value)" />
             <color-field v-model="draft.shadow.color" label="Color" />
           </template>
@@ -143,9 +143,9 @@ async function done(): Promise<void> {
         </v-btn-toggle>
         <p class="quiet hint">{{ turnsText }}</p>
         <div class="row">
-          <number-field :value="cycle.every" label="Another every" labelled :suffix="unit" :min="cycle.turns === 'BY_TIME' ? 10 : 1"
-            :max="cycle.turns === 'BY_TIME' ? 60000 : 100" @done="(value) => (cycle!.every = value)" />
-          <number-field :value="cycle.offset" label="Ahead by" labelled :suffix="unit" :min="0" :max="60000"
+          <number-field :value="cycle.every" label="Another every" labelled :suffix="unit" :min="cycle.turns === 'BY_TIME' ? limits.SetDelay.delayMillis.min : 1"
+            :max="cycle.turns === 'BY_TIME' ? limits.Cycle.every.max : 100" @done="(value) => (cycle!.every = value)" />
+          <number-field :value="cycle.offset" label="Ahead by" labelled :suffix="unit" v-bind="limits.Cycle.offset"
             @done="(value) => (cycle!.offset = value)" />
         </div>
       </fieldset>

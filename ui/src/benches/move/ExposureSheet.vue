@@ -2,6 +2,7 @@
 import { useElementSize, useScroll } from '@vueuse/core'
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import { delayText } from '@/parts/format'
+import { usePointerDrag } from '@/parts/pointerDrag'
 import QueuedPicture from '@/parts/QueuedPicture.vue'
 import { frameUrl } from '@/api/urls'
 import { usePlayhead } from '@/reel/playhead'
@@ -57,10 +58,10 @@ watch(
   { immediate: true },
 )
 
-/** Where poses are dragged to, in rows; the header is dragged by columns. */
-const dragged = ref<{ from: Place; by: number } | null>(null)
-const headDragged = ref<{ id: number; over: number | null; moved: boolean } | null>(null)
-let pressed: { y: number; place: Place; wasChosen: boolean } | null = null
+/** Where poses are dragged to, in rows; a column is dragged by its head. */
+const dragged = ref<{ by: number } | null>(null)
+const headOver = ref<number | null>(null)
+const drag = usePointerDrag()
 
 function placeOf(event: Event): Place | null {
   const cell = (event.target as Element).closest<HTMLElement>('[data-column]')
@@ -75,66 +76,56 @@ function onDown(event: PointerEvent): void {
   const cutout = moving.cutouts[place.column]?.id ?? 0
   const frame = store.ids[place.row] ?? 0
   const wasChosen = cells.has(cutout, frame)
-  const key = columns.value[place.column]?.exposures[place.row]?.key ?? false
-  if (event.shiftKey || event.ctrlKey || event.metaKey) {
+  const plain = !event.shiftKey && !event.ctrlKey && !event.metaKey
+  const chooseAlone = (): void => {
+    cells.none()
+    cells.goTo(place, 'only')
+  }
+  if (!plain) {
     cells.goTo(place, event.shiftKey ? 'extend' : 'toggle')
   } else if (!wasChosen) {
     cells.goTo(place, 'only')
   }
-  if (key) {
-    pressed = { y: event.clientY, place, wasChosen }
-    ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
-  } else if (wasChosen && !event.shiftKey && !event.ctrlKey) {
-    cells.none()
-    cells.goTo(place, 'only')
+  if (columns.value[place.column]?.exposures[place.row]?.key) {
+    drag.press(event, {
+      click: () => wasChosen && plain && chooseAlone(),
+      move: ({ from, to }) => (dragged.value = { by: Math.round((to.y - from.y) / ROW) }),
+      drop: () => void movePoses(),
+      cancel: () => (dragged.value = null),
+    })
+  } else if (wasChosen && plain) {
+    chooseAlone()
   }
 }
 
-function onMove(event: PointerEvent): void {
-  if (pressed) {
-    const by = Math.round((event.clientY - pressed.y) / ROW)
-    dragged.value = by !== 0 || dragged.value ? { from: pressed.place, by } : null
-  }
-}
-
-async function onUp(event: PointerEvent): Promise<void> {
+async function movePoses(): Promise<void> {
   const by = dragged.value?.by ?? 0
-  const plain = !event.shiftKey && !event.ctrlKey && !event.metaKey
-  if (pressed?.wasChosen && by === 0 && plain) {
-    const place = pressed.place
-    cells.none()
-    cells.goTo(place, 'only')
-  }
-  pressed = null
   dragged.value = null
   await cells.moveBy(by)
 }
 
-function onCancel(): void {
-  pressed = dragged.value = null
-}
-
+/** Lays a cut-out higher or lower: where its head is let go. */
 function headDown(event: PointerEvent, id: number): void {
   if (event.button === 0) {
-    headDragged.value = { id, over: null, moved: false }
+    drag.press(event, {
+      move: ({ to }) => {
+        const head = document.elementFromPoint(to.x, to.y)?.closest<HTMLElement>('[data-head]')
+        const over = head ? Number(head.dataset.head) : null
+        headOver.value = over !== null && moving.cutouts[over]?.id !== id ? over : null
+      },
+      drop: () => void layOver(id),
+      cancel: () => (headOver.value = null),
+    })
   }
 }
 
-function headOver(index: number): void {
-  const now = headDragged.value
-  if (now && moving.cutouts[index]?.id !== now.id) {
-    headDragged.value = { ...now, over: index, moved: true }
-  }
-}
-
-async function headUp(): Promise<void> {
-  const now = headDragged.value
-  headDragged.value = null
-  if (now?.moved && now.over !== null) {
+async function layOver(id: number): Promise<void> {
+  const over = headOver.value
+  headOver.value = null
+  if (over !== null) {
     const order = moving.cutouts.map((each) => each.id)
-    const rightward = order.indexOf(now.id) < now.over
-    const over = rightward ? order[now.over] : order[now.over - 1]
-    await store.dispatch({ type: 'orderCutout', cutout: now.id, over: over ?? 0 })
+    const rightward = order.indexOf(id) < over
+    await store.dispatch({ type: 'orderCutout', cutout: id, over: (rightward ? order[over] : order[over - 1]) ?? 0 })
   }
 }
 
@@ -210,12 +201,11 @@ const partsOf = (exposure: Exposure | undefined): Exposure =>
 
 <template>
   <div ref="scroller" class="exposure" role="grid" aria-label="Exposure sheet" aria-multiselectable="true"
-    :aria-rowcount="store.frames.length + 1" :aria-colcount="columns.length + 1" @pointerup="headUp" @keydown="onKey">
+    :aria-rowcount="store.frames.length + 1" :aria-colcount="columns.length + 1" @keydown="onKey">
     <div class="heads" role="row" aria-rowindex="1" :style="layout">
       <span role="columnheader" class="corner">frame</span>
       <div v-for="({ cutout }, column) in columns" :key="cutout.id" role="columnheader" class="column"
-        :class="{ over: headDragged?.over === column }" @pointerdown="headDown($event, cutout.id)"
-        @pointerenter="headOver(column)">
+        :class="{ over: headOver === column }" :data-head="column" @pointerdown="headDown($event, cutout.id)">
         <button type="button" class="head" :class="{ chosen: moving.chosen.has(cutout.id), hidden: cutout.hidden }"
           :aria-pressed="moving.chosen.has(cutout.id)"
           :title="`${cutout.name}: click to choose, drag to lay it higher or lower, press twice for its properties`"
@@ -226,8 +216,7 @@ const partsOf = (exposure: Exposure | undefined): Exposure =>
         </button>
       </div>
     </div>
-    <div role="rowgroup" class="rows" :style="{ height: `${store.frames.length * ROW}px` }" @pointerdown="onDown"
-      @pointermove="onMove" @pointerup="onUp" @pointercancel="onCancel">
+    <div role="rowgroup" class="rows" :style="{ height: `${store.frames.length * ROW}px` }" @pointerdown="onDown">
       <div v-for="{ frame, row } in rows" :key="frame.id" role="row" class="row" :aria-rowindex="row + 2"
         :class="{ here: row === playhead.index, out: frame.leftOut }" :style="{ ...layout, top: `${row * ROW}px` }">
         <div role="rowheader" class="numbered"><button type="button" class="number" tabindex="-1"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { limits } from '@/api/limits'
 import type { Fill } from '@/api/types'
 import ColorField from '@/parts/ColorField.vue'
 import NumberField from '@/parts/NumberField.vue'
@@ -31,7 +32,7 @@ function toggle(): void {
   </div>
   <div v-if="toColor !== ''" class="row">
     <color-field v-model="toColor" label="To" />
-    <number-field :value="fill.angle" label="Angle" labelled suffix="°" :min="-360" :max="360" class="angle"
+    <number-field :value="fill.angle" label="Angle" labelled suffix="°" v-bind="limits.Fill.angle" class="angle"
       @done="(angle) => (fill = { ...fill, angle })" />
   </div>
 </template>

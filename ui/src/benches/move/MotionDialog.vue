@@ -1,36 +1,21 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { limits } from '@/api/limits'
 import type { Motion } from '@/api/types'
-import ColorField from '@/parts/ColorField.vue'
+import ColorList from '@/parts/ColorList.vue'
 import DialogCard from '@/parts/DialogCard.vue'
 import { framesText } from '@/parts/format'
 import NumberField from '@/parts/NumberField.vue'
-import { useAsking, useDialogShown } from '@/reel/asking'
+import { useAsking } from './asking'
 import { usePlayhead } from '@/reel/playhead'
 import { useReel } from '@/reel/store'
 import { useCells } from './cells'
 import { useMoving } from './moving'
+import { MOTIONS, SIDES } from './words'
 
 /** A ready motion for what is chosen, over a range of frames. It gives ordinary poses. */
 type Kind = Motion['kind']
-const KINDS: { value: Kind; title: string; words?: true }[] = [
-  { value: 'slide', title: 'Slide' },
-  { value: 'fade', title: 'Fade' },
-  { value: 'blink', title: 'Blink' },
-  { value: 'grow', title: 'Grow' },
-  { value: 'spin', title: 'Spin' },
-  { value: 'bob', title: 'Bob' },
-  { value: 'shake', title: 'Shake' },
-  { value: 'follow', title: 'Follow a path' },
-  { value: 'letters', title: 'Come in letters', words: true },
-  { value: 'walkColors', title: 'Colors through the letters', words: true },
-]
-const SIDES = [
-  { value: 'LEFT', title: 'the left' },
-  { value: 'RIGHT', title: 'the right' },
-  { value: 'TOP', title: 'above' },
-  { value: 'BOTTOM', title: 'below' },
-] as const
+const OF_WORDS: Kind[] = ['letters', 'walkColors']
 const FIRST_COLORS = ['b23e28', 'f2b27a', '2f8f83']
 
 const emit = defineEmits<{ path: [range: { firstFrame: number; lastFrame: number }] }>()
@@ -39,11 +24,11 @@ const playhead = usePlayhead()
 const asking = useAsking()
 const moving = useMoving()
 const cells = useCells()
-const shown = useDialogShown('motion')
+const shown = asking.isShown('motion')
 
 const kind = ref<Kind>('slide')
 const out = ref(false)
-const side = ref<(typeof SIDES)[number]['value']>('LEFT')
+const side = ref(SIDES[0]!.value)
 const on = ref(3)
 const off = ref(3)
 const times = ref(3)
@@ -57,7 +42,7 @@ const last = ref(2)
 
 const kinds = computed(() => {
   const words = moving.posed.every(({ cutout }) => cutout.art.kind === 'words')
-  return KINDS.filter((each) => words || !each.words)
+  return MOTIONS.filter(({ value }) => words || !OF_WORDS.includes(value))
 })
 const names = computed(() => (moving.single ? moving.single.cutout.name : `${moving.ids.length} cut-outs`))
 
@@ -99,16 +84,15 @@ function motion(): Motion {
   }
 }
 
-function done(): void {
-  asking.close()
+function done(): unknown {
   playhead.playing = false
   const firstFrame = store.ids[first.value - 1] ?? 0
   const lastFrame = store.ids[last.value - 1] ?? 0
   if (kind.value === 'follow') {
     emit('path', { firstFrame, lastFrame })
-  } else {
-    void moving.move(motion(), firstFrame, lastFrame)
+    return true
   }
+  return moving.move(motion(), firstFrame, lastFrame)
 }
 
 const inOut = computed(() => {
@@ -142,7 +126,7 @@ const means = computed(() => {
 
 <template>
   <dialog-card v-model="shown" :title="`Let ${names} move`" :verb="kind === 'follow' ? 'Draw the path' : 'Move'" :width="520"
-    :disabled="!ready" @done="done">
+    :disabled="!ready" :done="done">
     <div class="settings">
       <v-select v-model="kind" :items="kinds" label="Motion" variant="outlined" density="compact" hide-details />
       <v-btn-toggle v-if="inOut" v-model="out" mandatory density="compact" variant="outlined" divided aria-label="Direction">
@@ -152,27 +136,25 @@ const means = computed(() => {
       <v-select v-if="kind === 'slide'" v-model="side" :items="SIDES" :label="out ? 'To' : 'From'" variant="outlined"
         density="compact" hide-details />
       <div v-if="kind === 'blink'" class="row">
-        <number-field :value="on" label="On for" labelled suffix="frames" :min="1" :max="500" @done="(value) => (on = value)" />
-        <number-field :value="off" label="Off for" labelled suffix="frames" :min="1" :max="500" @done="(value) => (off = value)" />
-        <number-field :value="times" label="Times" labelled :min="1" :max="500" @done="(value) => (times = value)" />
+        <number-field :value="on" label="On for" labelled suffix="frames" v-bind="limits.Blink.on" @done="(value) => (on = value)" />
+        <number-field :value="off" label="Off for" labelled suffix="frames" v-bind="limits.Blink.off" @done="(value) => (off = value)" />
+        <number-field :value="times" label="Times" labelled v-bind="limits.Blink.times" @done="(value) => (times = value)" />
       </div>
       <number-field v-if="kind === 'spin'" :value="steps" label="Steps of a full circle" labelled :min="2" :max="360"
         @done="(value) => (steps = value)" />
       <div v-if="kind === 'bob'" class="row">
-        <number-field :value="height" label="Height" labelled suffix="px" :min="-10000" :max="10000"
+        <number-field :value="height" label="Height" labelled suffix="px" v-bind="limits.Bob.height"
           @done="(value) => (height = value)" />
-        <number-field :value="times" label="Times" labelled :min="1" :max="100" @done="(value) => (times = value)" />
+        <number-field :value="times" label="Times" labelled v-bind="limits.Bob.times" @done="(value) => (times = value)" />
       </div>
-      <number-field v-if="kind === 'shake'" :value="amount" label="As far as" labelled suffix="px" :min="0" :max="1000"
+      <number-field v-if="kind === 'shake'" :value="amount" label="As far as" labelled suffix="px" v-bind="limits.Shake.amount"
         @done="(value) => (amount = value)" />
       <v-btn-toggle v-if="kind === 'letters'" v-model="wordByWord" mandatory density="compact" variant="outlined" divided
         aria-label="How letters come">
         <v-btn :value="false" size="small">letter by letter</v-btn>
         <v-btn :value="true" size="small">word by word</v-btn>
       </v-btn-toggle>
-      <div v-if="kind === 'walkColors'" class="row">
-        <color-field v-for="(_, i) in colors" :key="i" v-model="colors[i]!" :label="`Color ${i + 1}`" />
-      </div>
+      <color-list v-if="kind === 'walkColors'" v-model="colors" label="Colors" v-bind="limits.WalkColors.colors" />
       <div class="row">
         <number-field :value="first" label="From frame" labelled :min="1" :max="Math.max(1, store.ids.length - 1)"
           @done="(value) => (first = value)" />

@@ -12,16 +12,17 @@ import {
   mdiPlay,
   mdiShapeOutline,
 } from '@mdi/js'
-import { useEventListener } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
-import { isTyping } from '@/app/shortcuts'
+import { useKeys } from '@/ground/keys'
+import { useBarBelow } from '@/ground/messages'
 import AddStills from '@/gather/AddStills.vue'
 import FileChooser from '@/gather/FileChooser.vue'
 import { useFileDrop } from '@/gather/fileDrop'
-import type { Gatherable } from '@/gather/gather'
-import ActionList from '@/reel/ActionList.vue'
-import type { Action } from '@/reel/actions'
-import { useAsking } from '@/reel/asking'
+import type { Gatherable } from '@/gather/gatherable'
+import ActionList from '@/parts/ActionList.vue'
+import type { Action } from '@/parts/action'
+import { useAsking } from './asking'
+import DropMenu from '@/parts/DropMenu.vue'
 import { usePlayhead } from '@/reel/playhead'
 import { usePlaying } from '@/reel/playing'
 import { useReel } from '@/reel/store'
@@ -50,6 +51,7 @@ const asking = useAsking()
 const moving = useMoving()
 const made = useNewCutouts()
 const stage = ref<InstanceType<typeof MoveStage> | null>(null)
+const bars = ref<HTMLElement | null>(null)
 const chooser = ref<InstanceType<typeof FileChooser> | null>(null)
 /** What chosen files are for. */
 const purpose = ref<'each' | 'cycle' | 'more'>('each')
@@ -63,14 +65,9 @@ watch(
     if (dialog) playhead.playing = false
   },
 )
-useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-  const removes = event.key === 'Delete' || event.key === 'Backspace'
-  if (removes && !event.defaultPrevented && !isTyping(event.target) && asking.dialog === null && moving.ids.length > 0) {
-    event.preventDefault()
-    void moving.remove()
-  }
-})
+useKeys((event) => (moving.ids.length > 0 ? { Delete: moving.remove, Backspace: moving.remove }[event.key] : undefined))
 usePlaying()
+useBarBelow(bars)
 const fileDrop = useFileDrop((files) => made.fromFiles(files, false))
 
 function chooseFor(what: typeof purpose.value): void {
@@ -169,15 +166,15 @@ function changeArt(id: number): void {
     <section class="when" aria-label="Exposure sheet and what is on it">
       <div class="bar">
         <h2 class="heading">Exposure sheet</h2>
-        <v-btn size="small" variant="outlined" @click="asking.tween">Tween…</v-btn>
-        <v-menu>
+        <v-btn size="small" variant="outlined" @click="asking.open('tween')">Tween…</v-btn>
+        <drop-menu>
           <template #activator="{ props: activator }">
             <v-btn v-bind="activator" size="small" variant="outlined" :append-icon="mdiChevronDown">Add a cut-out</v-btn>
           </template>
           <action-list :groups="ways" label="Add a cut-out" />
-        </v-menu>
+        </drop-menu>
       </div>
-      <exposure-sheet v-if="moving.cutouts.length > 0" @properties="asking.cutout" />
+      <exposure-sheet v-if="moving.cutouts.length > 0" @properties="asking.open('cutout')" />
       <div v-else class="none">
         <h3>No cut-outs yet</h3>
         <p class="quiet">A cut-out is a picture, some words or a shape that lives over many frames. Set a pose where it matters; the
@@ -195,28 +192,30 @@ function changeArt(id: number): void {
           <h2 class="heading name" :title="title">{{ title }}</h2>
           <span class="quiet state" role="status" :title="where">{{ where }}</span>
         </div>
-        <v-btn size="small" :disabled="moving.ids.length === 0" @click="asking.motion">Motion…</v-btn>
-        <v-menu>
+        <v-btn size="small" :disabled="moving.ids.length === 0" @click="asking.open('motion')">Motion…</v-btn>
+        <drop-menu>
           <template #activator="{ props: activator }">
             <v-btn v-bind="activator" size="small" :append-icon="mdiChevronDown" :disabled="moving.ids.length === 0">Align</v-btn>
           </template>
           <action-list :groups="alignments" label="Align" />
-        </v-menu>
+        </drop-menu>
         <v-btn size="small" :active="moving.trackShown" :aria-pressed="moving.trackShown"
           @click="moving.trackShown = !moving.trackShown">Track {{ moving.trackShown ? 'on' : 'off' }}</v-btn>
-        <v-btn size="small" @click="asking.surroundings">Backdrop…</v-btn>
-        <v-menu>
+        <v-btn size="small" @click="asking.open('surroundings')">Backdrop…</v-btn>
+        <drop-menu>
           <template #activator="{ props: activator }">
             <v-btn v-bind="activator" :icon="mdiDotsHorizontal" size="small" aria-label="More for this cut-out"
               :disabled="moving.ids.length === 0" />
           </template>
           <action-list :groups="actions" label="Cut-out" />
-        </v-menu>
+        </drop-menu>
       </div>
       <move-stage ref="stage" @path="follow" @box="cut" @words="changeArt" />
-      <pose-fields v-if="moving.single" />
-      <p v-else class="quiet hint">{{ moving.ids.length > 1 ? 'Drag them together, or choose one for its numbers.' : 'Nothing is chosen.' }}</p>
-      <pose-bar />
+      <div ref="bars" class="bars">
+        <pose-fields v-if="moving.single" />
+        <p v-else class="quiet hint">{{ moving.ids.length > 1 ? 'Drag them together, or choose one for its numbers.' : 'Nothing is chosen.' }}</p>
+        <pose-bar />
+      </div>
     </section>
     <div v-if="fileDrop.over.value" class="drop-here"><span>Drop to make cut-outs of them</span></div>
     <file-chooser ref="chooser" @take="take" />

@@ -2,6 +2,7 @@
 import { useElementSize, useEventListener } from '@vueuse/core'
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { frameNowUrl } from '@/api/urls'
+import { useKeys } from '@/ground/keys'
 import LoopStage from '@/stage/LoopStage.vue'
 import { usePlayhead } from '@/reel/playhead'
 import { useReel } from '@/reel/store'
@@ -181,7 +182,7 @@ function onKey(event: KeyboardEvent): void {
         ArrowDown: () => moving.nudge(0, far),
         Delete: moving.remove,
         Backspace: moving.remove,
-        Escape: moving.none,
+        Escape: drag.tool.value === 'pose' ? moving.none : undefined,
       }
   const walk: Record<string, () => void> = { PageUp: () => playhead.step(-1), PageDown: () => playhead.step(1) }
   const run = walk[event.key] ?? (moving.ids.length > 0 ? keys[event.key.length === 1 ? event.key.toLowerCase() : event.key] : undefined)
@@ -192,13 +193,7 @@ function onKey(event: KeyboardEvent): void {
   }
 }
 
-useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-  if (event.key === 'Escape' && (drag.active.value || drag.tool.value !== 'pose')) {
-    event.preventDefault()
-    event.stopPropagation()
-    drag.giveUp()
-  }
-}, { capture: true })
+useKeys(({ key }) => (key === 'Escape' && drag.tool.value !== 'pose' ? drag.giveUp : undefined))
 
 defineExpose({ tool: drag.tool })
 </script>
@@ -206,8 +201,7 @@ defineExpose({ tool: drag.tool })
 <template>
   <div ref="room" class="room">
     <div ref="surface" class="surface checker" :class="drag.tool.value" :style="size" tabindex="0" role="group"
-      aria-label="Stage. Arrow keys move what is chosen." @pointerdown="onDown" @pointermove="drag.move"
-      @pointerup="drag.release" @pointercancel="drag.giveUp" @dblclick="onDouble" @keydown="onKey">
+      aria-label="Stage. Arrow keys move what is chosen." @pointerdown="onDown" @dblclick="onDouble" @keydown="onKey">
       <loop-stage :look="{ ground: '', zoom: 'fit' }" class="frame" @sharp="(look) => look === playhead.frame?.drawn && moving.seen()" />
       <img v-if="ground" :src="ground" alt="" class="frame" draggable="false" @load="groundThere = true" />
       <div class="live">

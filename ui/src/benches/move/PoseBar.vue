@@ -1,20 +1,14 @@
 <script setup lang="ts">
 import { mdiMagnet, mdiMagnetOn } from '@mdi/js'
 import { computed } from 'vue'
-import type { Easing, Scope } from '@/api/types'
+import type { Easing } from '@/api/types'
 import NumberField from '@/parts/NumberField.vue'
 import { useReel } from '@/reel/store'
 import { usePlayhead } from '@/reel/playhead'
 import { useMoving } from './moving'
-import { EASINGS } from './words'
+import { EASINGS, SCOPES } from './words'
 
 /** Where a change of pose counts, and how the cut-out moves on from its pose. */
-const SCOPES: { value: Scope; title: string; means: string }[] = [
-  { value: 'HERE', title: 'here only', means: 'Sets a pose on this frame; the glides to its neighbors bend' },
-  { value: 'FROM_HERE', title: 'from here on', means: 'Shifts this pose and all that come after it' },
-  { value: 'EVERYWHERE', title: 'everywhere', means: 'Shifts the whole track' },
-]
-
 const store = useReel()
 const playhead = usePlayhead()
 const moving = useMoving()
@@ -38,7 +32,7 @@ function setLeaves(leaves: Easing): void {
     <span class="quiet">A change counts</span>
     <v-btn-toggle v-model="moving.scope" mandatory density="compact" variant="outlined" divided
       aria-label="A change counts">
-      <v-btn v-for="{ value, title, means } in SCOPES" :key="value" :value="value" size="small" :title="means">{{ title }}</v-btn>
+      <v-btn v-for="({ title, means }, value) in SCOPES" :key="value" :value="value" size="small" :title="means">{{ title }}</v-btn>
     </v-btn-toggle>
     <v-btn :icon="moving.snapping ? mdiMagnetOn : mdiMagnet" size="small" :aria-pressed="moving.snapping"
       :aria-label="moving.snapping ? 'Guides snap' : 'Guides do not snap'"

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { mdiLinkVariant, mdiLinkVariantOff } from '@mdi/js'
 import { computed, ref } from 'vue'
+import { limits } from '@/api/limits'
 import type { Pose } from '@/api/types'
 import NumberField from '@/parts/NumberField.vue'
+import { percent } from '@/parts/numbers'
 import { usePlayhead } from '@/reel/playhead'
 import { useMoving } from './moving'
 
@@ -30,9 +32,9 @@ const fields = computed<Field[]>(() => {
   if (!pose) {
     return []
   }
-  const place = { suffix: 'px', min: -100_000, max: 100_000, step: moving.step }
-  const size = { suffix: '%', min: -100_000, max: 100_000, step: 1 }
-  const share = { suffix: '%', min: 0, max: 100, step: 1 }
+  const place = { suffix: 'px', ...limits.Pose.x, step: moving.step }
+  const size = { suffix: '%', ...percent(limits.Pose.scaleX), step: 1 }
+  const share = { suffix: '%', ...percent(limits.Pose.opacity), step: 1 }
   return [
     { label: 'Across', value: pose.x, ...place, set: (was, x) => ({ ...was, x }) },
     { label: 'Down', value: pose.y, ...place, set: (was, y) => ({ ...was, y }) },
@@ -42,12 +44,12 @@ const fields = computed<Field[]>(() => {
     ...(together.value
       ? []
       : [{ label: 'Height', value: pose.scaleY * 100, ...size, set: (was: Pose, y: number) => ({ ...was, scaleY: y / 100 }) }]),
-    { label: 'Turn', value: pose.turn, suffix: '°', min: -36_000, max: 36_000, step: 1, set: (was, turn) => ({ ...was, turn }) },
+    { label: 'Turn', value: pose.turn, suffix: '°', ...limits.Pose.turn, step: 1, set: (was, turn) => ({ ...was, turn }) },
     { label: 'Opacity', value: pose.opacity * 100, ...share, set: (was, opacity) => ({ ...was, opacity: opacity / 100 }) },
     ...(kind.value === 'words'
       ? [
           { label: 'Letters', value: pose.shown * 100, ...share, set: (was: Pose, shown: number) => ({ ...was, shown: shown / 100 }) },
-          { label: 'Colors', value: pose.walk, suffix: 'on', min: -10_000, max: 10_000, step: 1, set: (was: Pose, walk: number) => ({ ...was, walk }) },
+          { label: 'Colors', value: pose.walk, suffix: 'on', ...limits.Pose.walk, step: 1, set: (was: Pose, walk: number) => ({ ...was, walk }) },
         ]
       : []),
   ]

@@ -1,26 +1,20 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { drawnArt } from '@/api/client'
+import { limits } from '@/api/limits'
 import type { Shape } from '@/api/types'
 import DialogCard from '@/parts/DialogCard.vue'
 import ColorField from '@/parts/ColorField.vue'
 import NumberField from '@/parts/NumberField.vue'
-import { useAsking, useDialogShown } from '@/reel/asking'
+import { useAsking } from './asking'
 import { useDraft } from '@/reel/draft'
 import { useReel } from '@/reel/store'
 import FillFields from './FillFields.vue'
 import { useFrameBehind } from './frameBehind'
 import { useMoving } from './moving'
+import { FORMS } from './words'
 
 /** A shape for a new cut-out, or that of one there is. */
-const FORMS: { value: Shape['form']; title: string }[] = [
-  { value: 'RECTANGLE', title: 'Rectangle' },
-  { value: 'ELLIPSE', title: 'Ellipse' },
-  { value: 'POLYGON', title: 'Polygon' },
-  { value: 'STAR', title: 'Star' },
-  { value: 'LINE', title: 'Line' },
-  { value: 'ARROW', title: 'Arrow' },
-]
 const FIRST_SIZE_SHARE = 0.3
 const PREVIEW_WIDTH = 640
 
@@ -28,7 +22,7 @@ const store = useReel()
 const asking = useAsking()
 const moving = useMoving()
 const behind = useFrameBehind()
-const shown = useDialogShown('shape')
+const shown = asking.isShown('shape')
 const shape = ref<Shape>(fresh())
 const preview = useDraft(
   () => (shown.value ? shape.value : null),
@@ -65,34 +59,32 @@ watch(open, (line) => {
   }
 })
 
-function done(): void {
-  asking.close()
+function done(): Promise<boolean> {
   const art = { ...shape.value }
-  void (changed.value ? store.dispatch({ type: 'setArt', cutout: changed.value.id, art }) : moving.add(title.value, art))
+  return changed.value ? store.dispatch({ type: 'setArt', cutout: changed.value.id, art }) : moving.add(title.value, art)
 }
 </script>
 
 <template>
   <dialog-card v-model="shown" :title="changed ? `Shape of ${changed.name}` : 'New shape'" :verb="changed ? 'Change' : 'Add'"
-    :width="820" @done="done">
+    :width="820" :done="done">
     <div class="sides">
       <div class="settings">
         <div class="row">
           <v-select v-model="shape.form" :items="FORMS" label="Form" variant="outlined" density="compact" hide-details />
-          <number-field v-if="cornered" :value="shape.points" label="Points" labelled :min="3" :max="60" class="size"
+          <number-field v-if="cornered" :value="shape.points" label="Points" labelled v-bind="limits.Shape.points" class="size"
             @done="(points) => (shape.points = points)" />
-          <number-field v-if="shape.form === 'RECTANGLE'" :value="shape.round" label="Corners" labelled suffix="px" :min="0"
-            :max="5000" class="size" @done="(round) => (shape.round = round)" />
+          <number-field v-if="shape.form === 'RECTANGLE'" :value="shape.round" label="Corners" labelled suffix="px" v-bind="limits.Shape.round" class="size" @done="(round) => (shape.round = round)" />
         </div>
         <div class="row">
-          <number-field :value="shape.shapeWidth" label="Width" labelled suffix="px" :min="1" :max="10000" class="size"
+          <number-field :value="shape.shapeWidth" label="Width" labelled suffix="px" v-bind="limits.Shape.shapeWidth" class="size"
             @done="(width) => (shape.shapeWidth = width)" />
-          <number-field v-if="!open" :value="shape.shapeHeight" label="Height" labelled suffix="px" :min="1" :max="10000"
+          <number-field v-if="!open" :value="shape.shapeHeight" label="Height" labelled suffix="px" v-bind="limits.Shape.shapeHeight"
             class="size" @done="(height) => (shape.shapeHeight = height)" />
         </div>
         <fill-fields v-if="!open" v-model="shape.fill" label="Fill" />
         <div class="row">
-          <number-field :value="shape.stroke" label="Stroke" labelled suffix="px" :min="open ? 1 : 0" :max="500" :decimals="1"
+          <number-field :value="shape.stroke" label="Stroke" labelled suffix="px" :min="open ? 1 : 0" :max="limits.Shape.stroke.max" :decimals="1"
             class="size" @done="(stroke) => (shape.stroke = stroke)" />
           <color-field v-if="shape.stroke > 0" v-model="shape.strokeColor" label="Stroke color" />
         </div>

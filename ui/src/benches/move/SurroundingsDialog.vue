@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { limits } from '@/api/limits'
 import type { Backdrop, Border, Edit, Fill, Still } from '@/api/types'
 import FileChooser from '@/gather/FileChooser.vue'
 import { gatherFor } from '@/gather/gather'
-import type { Gatherable } from '@/gather/gather'
+import type { Gatherable } from '@/gather/gatherable'
 import ColorField from '@/parts/ColorField.vue'
 import DialogCard from '@/parts/DialogCard.vue'
 import { WAYS } from '@/parts/fits'
 import NumberField from '@/parts/NumberField.vue'
-import { useAsking, useDialogShown } from '@/reel/asking'
+import { useAsking } from './asking'
 import { useReel } from '@/reel/store'
 import FillFields from './FillFields.vue'
 
@@ -17,7 +18,7 @@ const NONE: Fill = { kind: 'fill', color: '', toColor: '', angle: 90 }
 
 const store = useReel()
 const asking = useAsking()
-const shown = useDialogShown('surroundings')
+const shown = asking.isShown('surroundings')
 const chooser = ref<InstanceType<typeof FileChooser> | null>(null)
 const fill = ref<Fill>({ ...NONE })
 const picture = ref<Still | null>(null)
@@ -45,14 +46,13 @@ function take(files: Gatherable[]): void {
 
 const differs = (a: unknown, b: unknown): boolean => JSON.stringify(a) !== JSON.stringify(b)
 
-async function done(): Promise<void> {
-  asking.close()
+function done(): Promise<boolean> {
   const before = store.reel!
   const edits: (Edit | false)[] = [
     differs(before.backdrop, backdrop.value) && { type: 'setBackdrop', backdrop: backdrop.value },
     differs(before.border, border.value) && { type: 'setBorder', border: border.value },
   ]
-  await store.together(
+  return store.together(
     edits.filter((edit): edit is Edit => edit !== false),
     'Change backdrop and border',
   )
@@ -60,13 +60,13 @@ async function done(): Promise<void> {
 </script>
 
 <template>
-  <dialog-card v-model="shown" title="Backdrop and border" verb="Apply" :width="520" @done="done">
+  <dialog-card v-model="shown" title="Backdrop and border" verb="Apply" :width="520" :done="done">
     <div class="settings">
       <fieldset>
         <legend>Behind all frames</legend>
         <p v-if="picture" class="row">
           <span>“{{ picture.name }}”</span>
-          <v-select v-model="picture.fit.way" :items="WAYS" item-value="way" item-title="label" label="Lies on the canvas" variant="outlined" density="compact"
+          <v-select v-model="picture.fit.way" :items="Object.entries(WAYS).map(([value, { label }]) => ({ value, title: label }))" label="Lies on the canvas" variant="outlined" density="compact"
             hide-details class="way" />
           <v-btn size="small" variant="outlined" @click="picture = null">Take it away</v-btn>
         </p>
@@ -79,9 +79,9 @@ async function done(): Promise<void> {
       <fieldset>
         <legend>Over all frames</legend>
         <div class="row">
-          <number-field :value="border.width" label="Border" labelled suffix="px" :min="0" :max="2000"
+          <number-field :value="border.width" label="Border" labelled suffix="px" v-bind="limits.Border.width"
             @done="(width) => (border.width = width)" />
-          <number-field :value="border.radius" label="Corners" labelled suffix="px" :min="0" :max="5000"
+          <number-field :value="border.radius" label="Corners" labelled suffix="px" v-bind="limits.Border.radius"
             @done="(radius) => (border.radius = radius)" />
           <color-field v-model="border.color" label="Border color" />
         </div>

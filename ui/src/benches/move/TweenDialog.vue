@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { limits } from '@/api/limits'
 import type { Easing } from '@/api/types'
 import DialogCard from '@/parts/DialogCard.vue'
 import { delayText, framesText } from '@/parts/format'
 import NumberField from '@/parts/NumberField.vue'
-import { useAsking, useDialogShown } from '@/reel/asking'
+import { useAsking } from './asking'
 import { usePlayhead } from '@/reel/playhead'
 import { useReel } from '@/reel/store'
 import { EASINGS } from './words'
@@ -13,7 +14,7 @@ import { EASINGS } from './words'
 const store = useReel()
 const playhead = usePlayhead()
 const asking = useAsking()
-const shown = useDialogShown('tween')
+const shown = asking.isShown('tween')
 const count = ref(5)
 const shared = ref(false)
 const delayMillis = ref(100)
@@ -30,10 +31,9 @@ const leadsTo = computed(() => {
     : `${framesText(count.value)} of ${delayText(delayMillis.value)} come between frames ${number.value} and ${number.value + 1}.`
 })
 
-function done(): void {
-  asking.close()
+function done(): Promise<boolean> {
   playhead.playing = false
-  void store.dispatch({
+  return store.dispatch({
     type: 'tween',
     frame: playhead.frame?.id ?? 0,
     count: count.value,
@@ -45,11 +45,11 @@ function done(): void {
 </script>
 
 <template>
-  <dialog-card v-model="shown" :title="`Tween from frame ${number}`" verb="Tween" :width="460" :disabled="!next" @done="done">
+  <dialog-card v-model="shown" :title="`Tween from frame ${number}`" verb="Tween" :width="460" :disabled="!next" :done="done">
     <div class="settings">
       <div class="row">
-        <number-field :value="count" label="New frames" labelled :min="1" :max="500" @done="(value) => (count = value)" />
-        <number-field v-if="!shared" :value="delayMillis" label="Each for" labelled suffix="ms" :min="10" :max="600000" :step="10"
+        <number-field :value="count" label="New frames" labelled v-bind="limits.Tween.count" @done="(value) => (count = value)" />
+        <number-field v-if="!shared" :value="delayMillis" label="Each for" labelled suffix="ms" v-bind="limits.SetDelay.delayMillis" :step="10"
           @done="(value) => (delayMillis = value)" />
       </div>
       <v-checkbox v-model="shared" label="Share out the time there is" density="compact" hide-details />

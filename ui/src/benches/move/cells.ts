@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import type { Cell, CopiedPose, Easing, Pose } from '@/api/types'
-import { say } from '@/app/messages'
+import { say } from '@/ground/messages'
 import { usePlayhead } from '@/reel/playhead'
 import { useReel } from '@/reel/store'
 import { useMoving } from './moving'

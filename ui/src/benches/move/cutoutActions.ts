@@ -14,8 +14,8 @@ import {
   mdiUngroup,
 } from '@mdi/js'
 import { computed } from 'vue'
-import type { Action } from '@/reel/actions'
-import { useAsking } from '@/reel/asking'
+import type { Action } from '@/parts/action'
+import { useAsking } from './asking'
 import { useMoving } from './moving'
 
 /** All that can be done to the chosen cut-outs, in groups. */
@@ -29,7 +29,7 @@ export function useCutoutActions(addToCycle: () => void, setPivot: () => void) {
 
   return computed<Action[][]>(() => [
     [
-      { label: 'Properties…', icon: mdiCogOutline, enabled: one.value, run: asking.cutout },
+      { label: 'Properties…', icon: mdiCogOutline, enabled: one.value, run: () => asking.open('cutout') },
       ...(kind.value === 'words' || kind.value === 'shape'
         ? [
             {

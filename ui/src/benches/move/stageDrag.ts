@@ -1,6 +1,8 @@
-import { ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import type { Ref } from 'vue'
+import { limits } from '@/api/limits'
 import type { Motion, Pose } from '@/api/types'
+import { usePointerDrag } from '@/parts/pointerDrag'
 import { usePlayhead } from '@/reel/playhead'
 import { useReel } from '@/reel/store'
 import { useMoving } from './moving'
@@ -11,7 +13,6 @@ import { linesOf, snapped } from './snapping'
 import type { Guide } from './snapping'
 
 const REACH = 6
-const FEW = 3
 const TURN_STEP = 15
 
 /** What the next press on the stage does: pose cut-outs, draw a path for them, cut a box out of the frame, set the pivot. */
@@ -35,52 +36,31 @@ export function useStageDrag(
   const path = shallowRef<Point[]>([])
   const box = shallowRef<Box | null>(null)
   const pivot = shallowRef<Point | null>(null)
-  const active = ref(false)
-  let onMove: ((at: Point, event: PointerEvent) => void) | null = null
-  let onDrop: (() => void) | null = null
-  let from: Point = { x: 0, y: 0 }
-  let moved = false
+  const drag = usePointerDrag(pointOf)
+  const active = computed(() => drag.state.value !== null)
 
   function pointOf(event: PointerEvent | MouseEvent): Point {
     const bounds = (surface.value as Element).getBoundingClientRect()
     return { x: (event.clientX - bounds.left) / scale.value, y: (event.clientY - bounds.top) / scale.value }
   }
 
-  function begin(event: PointerEvent, move: NonNullable<typeof onMove>, drop: () => void): void {
+  function begin(event: PointerEvent, move: (at: Point, now: PointerEvent, from: Point) => void, drop: () => void, far?: number): void {
     event.stopPropagation()
     playhead.playing = false
-    from = pointOf(event)
-    moved = false
-    active.value = true
-    onMove = move
-    onDrop = drop
-    ;(surface.value as Element).setPointerCapture(event.pointerId)
+    drag.press(event, {
+      far,
+      move: ({ from, to, event: now }) => move(to, now, from),
+      drop: () => {
+        guides.value = []
+        drop()
+      },
+      cancel: giveUp,
+    })
   }
 
-  function move(event: PointerEvent): void {
-    const at = pointOf(event)
-    if (onMove && (moved || Math.hypot(at.x - from.x, at.y - from.y) * scale.value > FEW)) {
-      moved = true
-      onMove(at, event)
-    }
-  }
-
-  function release(): void {
-    const drop = onDrop
-    end()
-    if (moved) {
-      drop?.()
-    }
-  }
-
-  function end(): void {
-    onMove = onDrop = null
-    active.value = false
-    guides.value = []
-  }
-
+  /** Back to posing, with nothing under the pointer. */
   function giveUp(): void {
-    end()
+    guides.value = []
     moving.draft(new Map())
     path.value = []
     box.value = pivot.value = null
@@ -103,7 +83,7 @@ export function useStageDrag(
     const lines = linesOf(store.reel!.canvas, others)
     begin(
       event,
-      (at, now) => {
+      (at, now, from) => {
         let dx = at.x - from.x
         let dy = at.y - from.y
         if (now.shiftKey) {
@@ -174,16 +154,15 @@ export function useStageDrag(
       event,
       (at) => (pivot.value = at),
       () => {
-        const at = pivot.value ?? from
+        const at = pivot.value as Point
         giveUp()
         const inside = inBox(each.cutout, each.track, each.pose, at)
         const x = inside.x / each.track.width
         const y = inside.y / each.track.height
         void store.dispatch({ type: 'setPivot', cutout: each.cutout.id, x, y })
       },
+      0,
     )
-    moved = true
-    pivot.value = from
   }
 
   function drawPath(event: PointerEvent): void {
@@ -218,7 +197,7 @@ export function useStageDrag(
     moving.draft(new Map([[each.cutout.id, pose]]))
   }
 
-  return { tool, guides, path, box, pivot, active, pointOf, move, release, giveUp, moveChosen, scaleFrom, turnFrom, setPivot, drawPath, drawBox }
+  return { tool, guides, path, box, pivot, active, pointOf, giveUp, moveChosen, scaleFrom, turnFrom, setPivot, drawPath, drawBox }
 }
 
 /** So that nothing is divided by nothing, and nothing vanishes under the pointer for good. */
@@ -228,7 +207,6 @@ function ratio(now: number, before: number): number {
 
 /** A path with no more points than the server takes. */
 export function followMotion(points: Point[]): Motion {
-  const MOST = 2_000
-  const step = Math.ceil(points.length / MOST)
+  const step = Math.ceil(points.length / (limits.Follow.path.max - 1))
   return { kind: 'follow', path: points.filter((_, i) => i % step === 0 || i === points.length - 1) }
 }

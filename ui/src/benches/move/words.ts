@@ -1,9 +1,7 @@
-import type { Alignment, Cutout, Easing } from '@/api/types'
+import type { Alignment, Cutout, Easing, Motion, Scope, Shape } from '@/api/types'
+import { listOf } from '@/parts/listOf'
 
-/** What things are called on this bench. Each kind has a name: one that is missing does not compile. */
-function listOf<Kind extends string>(titles: Record<Kind, string>): { value: Kind; title: string }[] {
-  return (Object.keys(titles) as Kind[]).map((value) => ({ value, title: titles[value] }))
-}
+/** What things are called on this bench. */
 
 export const EASINGS = listOf<Easing>({
   EVEN: 'linear',
@@ -33,3 +31,35 @@ export const BLENDS = listOf<Cutout['blend']>({
   DARKEN: 'Darken',
   LIGHTEN: 'Lighten',
 })
+
+export const FORMS = listOf<Shape['form']>({
+  RECTANGLE: 'Rectangle',
+  ELLIPSE: 'Ellipse',
+  POLYGON: 'Polygon',
+  STAR: 'Star',
+  LINE: 'Line',
+  ARROW: 'Arrow',
+})
+
+export const MOTIONS = listOf<Motion['kind']>({
+  slide: 'Slide',
+  fade: 'Fade',
+  blink: 'Blink',
+  grow: 'Grow',
+  spin: 'Spin',
+  bob: 'Bob',
+  shake: 'Shake',
+  follow: 'Follow a path',
+  letters: 'Letters, one after the other',
+  walkColors: 'Colors along the letters',
+})
+
+type Side = Extract<Motion, { kind: 'slide' }>['side']
+export const SIDES = listOf<Side>({ LEFT: 'the left', RIGHT: 'the right', TOP: 'the top', BOTTOM: 'the bottom' })
+
+/** On which frames a change of pose counts. */
+export const SCOPES: Record<Scope, { title: string; means: string }> = {
+  HERE: { title: 'this frame', means: 'Sets a pose on this frame; the glides to the poses beside it follow' },
+  FROM_HERE: { title: 'from here on', means: 'Shifts this pose and all poses after it' },
+  EVERYWHERE: { title: 'all frames', means: 'Shifts all poses' },
+}

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiGiftOutline } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
+import { limits } from '@/api/limits'
 import type { JobView, ReelView } from '@/api/types'
 import { useReel } from '@/reel/store'
 
@@ -26,7 +27,7 @@ function show(): void {
 
 <template>
   <form class="deliver" @submit.prevent="emit('deliver', name)">
-    <v-text-field v-model="name" label="File name" suffix=".gif" maxlength="120" autocomplete="off" />
+    <v-text-field v-model="name" label="File name" suffix=".gif" :maxlength="limits.Rename.name.max" autocomplete="off" />
     <p v-if="hidden.length > 0" class="hidden" role="status">
       {{ names }} {{ hidden.length === 1 ? 'is' : 'are' }} hidden and will not be in the file.
       <v-btn size="small" variant="outlined" @click="show">{{ hidden.length === 1 ? 'Show it' : 'Show them' }}</v-btn>

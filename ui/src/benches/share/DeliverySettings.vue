@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { limits } from '@/api/limits'
 import type { Delivery } from '@/api/types'
 import NumberField from '@/parts/NumberField.vue'
 import { useReel } from '@/reel/store'
@@ -8,7 +9,6 @@ import SoftEdges from './SoftEdges.vue'
 /** Each setting is an edit like any other: saved, undone, and weighed anew. */
 const USUAL_WIDTHS = [240, 320, 400, 480, 640]
 const COLOR_STEPS = [2, 4, 8, 16, 32, 48, 64, 96, 128, 192, 256]
-const MAX_PLAYS = 1000
 
 const NOTHING_YET: Delivery = {
   width: 1,
@@ -71,7 +71,7 @@ const setPlaysKind = (kind: string): Promise<void> =>
     <fieldset>
       <legend>Colors</legend>
       <div class="row">
-        <number-field :value="delivery.colors" label="Number of colors" :min="2" :max="256" class="field"
+        <number-field :value="delivery.colors" label="Number of colors" v-bind="limits.Delivery.colors" class="field"
           @done="(colors) => change({ colors })" />
         <v-slider v-model="colorStep" :min="0" :max="COLOR_STEPS.length - 1" :step="1" hide-details color="primary"
           aria-label="Colors in steps" :aria-valuetext="`${COLOR_STEPS[colorStep]} colors`"
@@ -96,7 +96,7 @@ const setPlaysKind = (kind: string): Promise<void> =>
           <v-btn value="once" size="small">once</v-btn>
           <v-btn value="times" size="small">n times</v-btn>
         </v-btn-toggle>
-        <number-field v-if="playsKind === 'times'" :value="plays" label="Number of plays" :min="1" :max="MAX_PLAYS"
+        <number-field v-if="playsKind === 'times'" :value="plays" label="Number of plays" :min="1" :max="limits.SetPlays.times.max"
           class="field narrow" @done="setPlays" />
       </div>
     </fieldset>

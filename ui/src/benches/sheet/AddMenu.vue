@@ -3,13 +3,15 @@ import { mdiCardTextOutline, mdiChevronDown, mdiContentPaste, mdiFolderOutline, 
 import { computed, ref, watch } from 'vue'
 import FileChooser from '@/gather/FileChooser.vue'
 import { gatherInto, gathering, replaceIn } from '@/gather/gather'
-import type { Gatherable } from '@/gather/gather'
-import type { Action } from '@/reel/actions'
-import { useArranging } from '@/reel/arranging'
-import { useAsking } from '@/reel/asking'
-import { clip } from '@/reel/clip'
+import type { Gatherable } from '@/gather/gatherable'
+import type { Action } from '@/parts/action'
+import { useArranging } from './arranging'
+import { useAsking } from './asking'
+import { clip } from './clip'
+import DropMenu from '@/parts/DropMenu.vue'
+import { NO_FILE } from '@/parts/lettering'
 import { useReel } from '@/reel/store'
-import ActionList from '@/reel/ActionList.vue'
+import ActionList from '@/parts/ActionList.vue'
 
 /** All that can be put in, after the selection. */
 const LONG_ENOUGH_TO_SEE = 100
@@ -25,7 +27,7 @@ const ways = computed<Action[][]>(() => [
     { label: 'A folder of stills…', icon: mdiFolderOutline, enabled: true, run: () => chooser.value?.chooseFolder() },
   ],
   [
-    { label: 'Title card…', icon: mdiCardTextOutline, enabled: true, run: asking.newCard },
+    { label: 'Title cards…', icon: mdiCardTextOutline, enabled: true, run: () => asking.card(false) },
     { label: 'Empty frame', icon: mdiSquareOutline, enabled: true, run: addEmpty },
   ],
   [
@@ -39,9 +41,9 @@ const ways = computed<Action[][]>(() => [
   ],
 ])
 
-function addEmpty(): Promise<void> {
-  const card = { kind: 'card', background: '', text: '', typeface: 'PLAIN', size: 48, color: '000000', align: 'CENTER' } as const
-  return arranging.addCard(card, LONG_ENOUGH_TO_SEE)
+function addEmpty(): Promise<boolean> {
+  const card = { kind: 'card', background: '', text: '', typeface: 'PLAIN', own: NO_FILE, size: 48, color: '000000', align: 'CENTER' } as const
+  return arranging.addCards([card], LONG_ENOUGH_TO_SEE)
 }
 
 watch(
@@ -58,18 +60,18 @@ function take(files: Gatherable[]): void {
   if (frame !== null && first) {
     void replaceIn(frame, first)
   } else {
-    void gatherInto(files, store.reel?.id ?? null, arranging.lastAffected())
+    void gatherInto(files, { reel: store.reel!.id, after: arranging.lastAffected() })
   }
 }
 </script>
 
 <template>
-  <v-menu>
+  <drop-menu>
     <template #activator="{ props: activator }">
       <v-btn v-bind="activator" variant="outlined" size="small" :append-icon="mdiChevronDown" :disabled="gathering.active"
         title="Put in after the selection">Add</v-btn>
     </template>
     <action-list :groups="ways" label="Add after the selection" />
-  </v-menu>
+  </drop-menu>
   <file-chooser ref="chooser" @take="take" @cancel="asking.replacing = null" />
 </template>

@@ -1,33 +1,22 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { limits } from '@/api/limits'
 import DialogCard from '@/parts/DialogCard.vue'
-import { useAsking } from '@/reel/asking'
+import { useAsking } from './asking'
 
 /** Asks for one number or one line of text, and says what it leads to. */
 const asking = useAsking()
 const text = ref('')
-const shown = computed({
-  get: () => asking.question !== null,
-  set: (open: boolean) => {
-    if (!open) asking.close()
-  },
-})
-/** Stays while the dialog fades. */
-const last = ref(asking.question)
+const shown = asking.isShown('question')
 watch(
   () => asking.question,
-  (question) => {
-    if (question) {
-      last.value = question
-      text.value = String(question.value)
-    }
-  },
+  (question) => (text.value = String(question?.value ?? '')),
 )
 
-const isNumber = computed(() => typeof last.value?.value === 'number')
+const isNumber = computed(() => typeof asking.question?.value === 'number')
 const number = computed(() => Number(text.value))
 const problem = computed(() => {
-  const question = last.value
+  const question = asking.question
   if (!isNumber.value || !question) {
     return ''
   }
@@ -39,27 +28,21 @@ const problem = computed(() => {
 const ready = computed(() => problem.value === '' && text.value.trim() !== '')
 
 function nudge(by: number): void {
-  const { min = 0, max = Infinity } = last.value ?? {}
+  const { min = 0, max = Infinity } = asking.question ?? {}
   if (isNumber.value) {
     text.value = String(Math.max(min, Math.min(max, (number.value || 0) + by)))
   }
 }
 
-function done(): void {
-  const question = last.value
-  if (ready.value && question) {
-    asking.close()
-    void question.run((isNumber.value ? number.value : text.value.trim()) as never)
-  }
-}
+const done = (): unknown => asking.question?.run((isNumber.value ? number.value : text.value.trim()) as never)
 </script>
 
 <template>
-  <dialog-card v-model="shown" :title="last?.title ?? ''" :verb="last?.verb" :disabled="!ready" @done="done">
-    <v-text-field v-model="text" :label="last?.label" :suffix="last?.suffix" :error-messages="text === '' ? '' : problem"
-      :inputmode="isNumber ? 'numeric' : 'text'" :maxlength="isNumber ? 9 : 120" autofocus autocomplete="off"
+  <dialog-card v-model="shown" :title="asking.question?.title ?? ''" :verb="asking.question?.verb" :disabled="!ready" :done="done">
+    <v-text-field v-model="text" :label="asking.question?.label" :suffix="asking.question?.suffix" :error-messages="text === '' ? '' : problem"
+      :inputmode="isNumber ? 'numeric' : 'text'" :maxlength="isNumber ? 9 : limits.NameRun.name.max" autofocus autocomplete="off"
       @focus="($event.target as HTMLInputElement).select()" @keydown.up.prevent="nudge(1)"
       @keydown.down.prevent="nudge(-1)" />
-    <p v-if="last?.leadsTo && ready" class="quiet mt-3" role="status">{{ last.leadsTo(number) }}</p>
+    <p v-if="asking.question?.leadsTo && ready" class="quiet mt-3" role="status">{{ asking.question.leadsTo(number) }}</p>
   </dialog-card>
 </template>

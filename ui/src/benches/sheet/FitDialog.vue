@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { limits } from '@/api/limits'
 import type { Edit, Fit, Size, Still } from '@/api/types'
 import { drawnPicture } from '@/api/client'
 import ColorField from '@/parts/ColorField.vue'
 import DialogCard from '@/parts/DialogCard.vue'
 import { WAYS } from '@/parts/fits'
 import NumberField from '@/parts/NumberField.vue'
-import { useArranging } from '@/reel/arranging'
-import { useAsking, useDialogShown } from '@/reel/asking'
+import { useArranging } from './arranging'
+import { useAsking } from './asking'
 import { useDraft } from '@/reel/draft'
+import { usePointerDrag } from '@/parts/pointerDrag'
 import { useReel } from '@/reel/store'
 
 /** The size of the canvas, and how stills of other sizes lie on it. */
@@ -17,7 +19,8 @@ const PREVIEW_WIDTH = 320
 const store = useReel()
 const asking = useAsking()
 const arranging = useArranging()
-const shown = useDialogShown('fit')
+const shown = asking.isShown('fit')
+const drag = usePointerDrag()
 
 const stills = computed(() =>
   store.frames.filter((frame) => arranging.affected.includes(frame.id) && frame.content.kind === 'still'),
@@ -60,18 +63,20 @@ const fileText = computed(() => {
 const hasFocus = computed(() => fit.value.way !== 'STRETCH')
 const isCanvas = ({ width, height }: Size): boolean => width === canvas.value.width && height === canvas.value.height
 
-function focusAt(event: PointerEvent): void {
-  if (event.buttons !== 1 || !hasFocus.value) {
-    return
-  }
+function moveFocus(event: PointerEvent): void {
   const box = (event.currentTarget as HTMLElement).getBoundingClientRect()
+  if (hasFocus.value) {
+    drag.press(event, { far: 0, move: (now) => focusAt(now.event, box) })
+  }
+}
+
+function focusAt(event: PointerEvent, box: DOMRect): void {
   const share = (at: number, length: number): number => Math.round(Math.max(0, Math.min(1, at / length)) * 100) / 100
   fit.value.focusX = share(event.clientX - box.left, box.width)
   fit.value.focusY = share(event.clientY - box.top, box.height)
 }
 
-async function done(): Promise<void> {
-  asking.close()
+function done(): Promise<boolean> {
   const { width, height } = canvas.value
   const edits: Edit[] = []
   if (store.reel && !isCanvas(store.reel.canvas)) {
@@ -80,21 +85,21 @@ async function done(): Promise<void> {
   if (stills.value.length > 0) {
     edits.push({ type: 'setFit', frames: arranging.affected, fit: { ...fit.value } })
   }
-  await store.together(edits, `Canvas ${width} × ${height} and fit`)
+  return store.together(edits, `Canvas ${width} × ${height} and fit`)
 }
 </script>
 
 <template>
-  <dialog-card v-model="shown" :title="`Canvas, and fit of ${asking.which}`" verb="Apply" :width="760" @done="done">
+  <dialog-card v-model="shown" :title="`Canvas, and fit of ${asking.which}`" verb="Apply" :width="760" :done="done">
     <div class="sides">
       <div class="settings">
         <fieldset>
           <legend>Canvas</legend>
           <div class="row">
-            <number-field :value="canvas.width" label="Canvas width" suffix="px" :min="1" :max="10000" :step="10"
+            <number-field :value="canvas.width" label="Canvas width" suffix="px" v-bind="limits.SetCanvas.width" :step="10"
               @done="(width) => (canvas.width = width)" />
             <span class="quiet">×</span>
-            <number-field :value="canvas.height" label="Canvas height" suffix="px" :min="1" :max="10000" :step="10"
+            <number-field :value="canvas.height" label="Canvas height" suffix="px" v-bind="limits.SetCanvas.height" :step="10"
               @done="(height) => (canvas.height = height)" />
           </div>
           <div class="chips" role="group" aria-label="Canvas from the stills">
@@ -107,7 +112,7 @@ async function done(): Promise<void> {
         <fieldset>
           <legend>Stills</legend>
           <v-radio-group v-model="fit.way" hide-details color="primary" density="compact" aria-label="Fit">
-            <v-radio v-for="{ way, label, means } in WAYS" :key="way" :value="way">
+            <v-radio v-for="({ label, means }, way) in WAYS" :key="way" :value="way">
               <template #label><span><b>{{ label }}</b> <span class="quiet">{{ means }}</span></span></template>
             </v-radio>
           </v-radio-group>
@@ -124,7 +129,7 @@ async function done(): Promise<void> {
         <color-field v-model="fit.background" label="Background where nothing covers the canvas" none="None" />
       </div>
       <figure v-if="example">
-        <div class="preview checker" :class="{ movable: hasFocus }" @pointerdown="focusAt" @pointermove="focusAt">
+        <div class="preview checker" :class="{ movable: hasFocus }" @pointerdown="moveFocus">
           <img v-if="preview" :src="preview" :alt="`${example.name} on the canvas`" draggable="false" />
           <span v-if="hasFocus" class="focus" :style="{ left: fit.focusX * 100 + '%', top: fit.focusY * 100 + '%' }" />
         </div>

@@ -13,7 +13,9 @@ import {
 } from '@mdi/js'
 import { useEventListener, useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
+import { isCovered } from '@/ground/layers'
 import ColorField from '@/parts/ColorField.vue'
+import DropMenu from '@/parts/DropMenu.vue'
 import { durationText } from '@/parts/format'
 import { SPEEDS, usePlayhead } from '@/reel/playhead'
 import { usePlaying } from '@/reel/playing'
@@ -44,8 +46,7 @@ const place = computed(() => `frame ${playhead.index + 1} of ${store.frames.leng
 
 usePlaying()
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-  const menuOpen = document.querySelector('.v-menu.v-overlay--active') !== null
-  if (event.key === 'Escape' && full.value && !menuOpen) {
+  if (event.key === 'Escape' && full.value && !isCovered()) {
     event.preventDefault()
     full.value = false
   }
@@ -70,7 +71,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
         :disabled="selection.ids.length === 0 && !playhead.selectionOnly" :color="playhead.selectionOnly ? 'primary' : undefined"
         @click="playhead.selectionOnly = !playhead.selectionOnly" />
       <span class="gap" />
-      <v-menu>
+      <drop-menu>
         <template #activator="{ props: activator }">
           <v-btn v-bind="activator" size="small" :append-icon="mdiChevronDown" class="speed" title="Speed, for looking only"
             :aria-label="`Speed ${playhead.speed}, for looking only`">{{ playhead.speed }}×</v-btn>
@@ -82,8 +83,8 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
           </v-list>
           <p class="quiet note">For looking only: the file keeps its own pace.</p>
         </v-card>
-      </v-menu>
-      <v-menu :close-on-content-click="false">
+      </drop-menu>
+      <drop-menu :close-on-content-click="false">
         <template #activator="{ props: activator }">
           <v-btn v-bind="activator" :icon="mdiTuneVariant" size="small" aria-label="How it is looked at" title="How it is looked at" />
         </template>
@@ -106,7 +107,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
             <color-field v-model="anyColor" label="Or any color" none="No color" />
           </fieldset>
         </v-card>
-      </v-menu>
+      </drop-menu>
       <v-btn :icon="full ? mdiClose : mdiArrowExpand" size="small" :aria-label="full ? 'Leave the full view' : 'Full view'"
         :title="full ? 'Leave the full view (Escape)' : 'Full view'" @click="full = !full" />
     </div>

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { mdiChevronDown } from '@mdi/js'
 import { computed, ref } from 'vue'
+import { limits } from '@/api/limits'
+import DropMenu from '@/parts/DropMenu.vue'
 import { playsText } from '@/parts/format'
 import NumberField from '@/parts/NumberField.vue'
 import { useReel } from '@/reel/store'
 
 /** How often viewers play the loop in all. */
-const MOST = 1000
 const store = useReel()
 const open = ref(false)
 const plays = computed(() => store.reel?.plays ?? 0)
@@ -20,7 +21,7 @@ async function set(times: number): Promise<void> {
 </script>
 
 <template>
-  <v-menu v-model="open" :close-on-content-click="false" location="bottom end">
+  <drop-menu v-model="open" :close-on-content-click="false" location="bottom end">
     <template #activator="{ props: activator }">
       <v-btn v-bind="activator" size="small" :append-icon="mdiChevronDown" class="plays"
         title="How often viewers play it">plays {{ playsText(plays) }}</v-btn>
@@ -33,10 +34,10 @@ async function set(times: number): Promise<void> {
         <v-btn size="small" variant="outlined" class="chip" :active="plays === 1" :aria-pressed="plays === 1"
           @click="set(1)">Once</v-btn>
       </div>
-      <number-field :value="plays > 1 ? plays : null" label="Number of plays" labelled suffix="times" :min="1" :max="MOST"
+      <number-field :value="plays > 1 ? plays : null" label="Number of plays" labelled suffix="times" :min="1" :max="limits.SetPlays.times.max"
         @done="set" />
     </v-card>
-  </v-menu>
+  </drop-menu>
 </template>
 
 <style scoped>

@@ -1,18 +1,19 @@
 <script setup lang="ts">
 import { mdiChevronDown, mdiDotsHorizontal } from '@mdi/js'
 import { computed } from 'vue'
+import DropMenu from '@/parts/DropMenu.vue'
 import { durationText, framesText } from '@/parts/format'
-import { useActions } from '@/reel/actions'
-import { useAsking } from '@/reel/asking'
+import { useActions } from './actions'
+import { useQuestions } from './questions'
 import { useReel } from '@/reel/store'
 import { useSelection } from '@/reel/selection'
-import ActionList from '@/reel/ActionList.vue'
+import ActionList from '@/parts/ActionList.vue'
 import AddMenu from './AddMenu.vue'
 
 /** What is chosen, in words, and what can be done to it. */
 const store = useReel()
 const selection = useSelection()
-const asking = useAsking()
+const questions = useQuestions()
 const { main, more } = useActions()
 
 const playing = computed(() => store.frames.filter((frame) => !frame.leftOut).length)
@@ -30,14 +31,14 @@ const ways = computed(() => [
   { label: 'The others', keys: 'Ctrl + I', run: selection.inverse },
   { label: 'Odd frames', run: () => selection.everyNth(2, 0) },
   { label: 'Even frames', run: () => selection.everyNth(2, 1) },
-  { label: 'Every n-th from here…', run: asking.everyNth },
+  { label: 'Every n-th from here…', run: questions.everyNth },
   ...(store.reel?.runs ?? []).map((run) => ({ label: `Run “${run.name}”`, keys: undefined, run: () => selection.run(run.id) })),
 ])
 </script>
 
 <template>
   <div class="bar" role="toolbar" aria-label="Selection">
-    <v-menu>
+    <drop-menu>
       <template #activator="{ props: activator }">
         <v-btn v-bind="activator" :append-icon="mdiChevronDown" size="small" class="words" :disabled="store.frames.length === 0"
           title="Select…" :aria-label="`${words.count} · ${words.time}, select`">
@@ -49,18 +50,18 @@ const ways = computed(() => [
           <template v-if="way.keys" #append><span class="keys">{{ way.keys }}</span></template>
         </v-list-item>
       </v-list>
-    </v-menu>
+    </drop-menu>
     <span class="unseen" role="status">{{ words.count }}, {{ words.time }}</span>
     <span class="actions">
       <v-btn v-for="action in main" :key="action.label" size="small" :disabled="!action.enabled" class="action"
         :color="action.label === 'Remove' ? 'primary' : undefined" :title="action.keys ? `${action.label} (${action.keys})` : action.label"
         @click="action.run()">{{ action.label }}</v-btn>
-      <v-menu>
+      <drop-menu>
         <template #activator="{ props: activator }">
           <v-btn v-bind="activator" :icon="mdiDotsHorizontal" size="small" title="More" aria-label="More to do" />
         </template>
         <action-list :groups="more" label="More to do" />
-      </v-menu>
+      </drop-menu>
     </span>
     <add-menu />
   </div>

@@ -1,24 +1,26 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
-import { computed, nextTick, onBeforeUpdate, onUpdated, ref, shallowRef } from 'vue'
+import { computed, nextTick, onBeforeUpdate, onUpdated, ref, shallowRef, watch } from 'vue'
 import AddStills from '@/gather/AddStills.vue'
 import { gatherInto } from '@/gather/gather'
 import { useFileDrop } from '@/gather/fileDrop'
+import DropMenu from '@/parts/DropMenu.vue'
 import { framesText } from '@/parts/format'
-import { useActions } from '@/reel/actions'
-import { useArranging } from '@/reel/arranging'
+import { useActions } from './actions'
+import { useArranging } from './arranging'
 import { usePlayhead } from '@/reel/playhead'
 import { runTone } from '@/reel/runTones'
 import { useReel } from '@/reel/store'
 import { useSelection } from '@/reel/selection'
-import ActionList from '@/reel/ActionList.vue'
+import ActionList from '@/parts/ActionList.vue'
 import FrameCard from './FrameCard.vue'
 import LoopPlayer from './LoopPlayer.vue'
 import NoticeList from './NoticeList.vue'
-import { usePointerDrag } from './pointerDrag'
-import type { DragState } from './pointerDrag'
+import { usePointerDrag } from '@/parts/pointerDrag'
+import type { DragState, Place } from '@/parts/pointerDrag'
 import SelectionBar from './SelectionBar.vue'
 import SheetDialogs from './SheetDialogs.vue'
+import { useSheetKeys } from './sheetKeys'
 import { styleOf, useSheetLayout } from './sheetLayout'
 import type { Box } from './sheetLayout'
 import SizeSlider from './SizeSlider.vue'
@@ -29,6 +31,7 @@ const selection = useSelection()
 const playhead = usePlayhead()
 const arranging = useArranging()
 const { groups } = useActions()
+useSheetKeys()
 const scroller = ref<HTMLElement | null>(null)
 const grid = ref<HTMLElement | null>(null)
 const menuAt = ref<[number, number] | undefined>()
@@ -44,7 +47,7 @@ const layout = useSheetLayout(
   () => canvas.value,
   () => cardWidth.value,
 )
-const drag = usePointerDrag(scroller)
+const drag = usePointerDrag(onSurface, scroller)
 /** Where dragged cards would go, or the rectangle that chooses. */
 const target = shallowRef<{ gap: number; mark: Box } | null>(null)
 const band = shallowRef<Box | null>(null)
@@ -52,12 +55,23 @@ const band = shallowRef<Box | null>(null)
 const fileDrop = useFileDrop(
   (files) => {
     const after = target.value ? arranging.afterGap(target.value.gap) : arranging.lastAffected()
-    void gatherInto(files, store.reel?.id ?? null, after)
+    void gatherInto(files, { reel: store.reel!.id, after })
   },
-  (event) => (target.value = event && store.frames.length > 0 ? targetAt(drag.onSurface(event)) : null),
+  (event) => (target.value = event && store.frames.length > 0 ? targetAt(onSurface(event)) : null),
 )
 
-function targetAt({ x, y }: { x: number; y: number }): { gap: number; mark: Box } {
+/** Where an event is on the surface of cards, scrolled away or not. */
+function onSurface(event: MouseEvent): Place {
+  const element = scroller.value as HTMLElement
+  const box = element.getBoundingClientRect()
+  const style = getComputedStyle(element)
+  return {
+    x: event.clientX - box.left - parseFloat(style.paddingLeft),
+    y: event.clientY - box.top - parseFloat(style.paddingTop) + element.scrollTop,
+  }
+}
+
+function targetAt({ x, y }: Place): { gap: number; mark: Box } {
   const gap = layout.gapAt(x, y)
   return { gap, mark: layout.markOf(gap, y) }
 }
@@ -202,6 +216,19 @@ onUpdated(() => {
   }
 })
 
+/** What was added comes into view: its end, then its beginning, so that a short row of frames is seen whole. */
+watch(
+  () => selection.brought,
+  async (brought) => {
+    await nextTick()
+    const rows = brought.map((id) => store.ids.indexOf(id)).filter((row) => row >= 0)
+    if (rows.length > 0) {
+      layout.reveal(Math.max(...rows))
+      layout.reveal(Math.min(...rows))
+    }
+  },
+)
+
 /** The card that Tab leads to: where the keyboard was last, if it is in view. */
 const reachable = computed(() => {
   const seen = layout.inView.value
@@ -240,7 +267,7 @@ const reachable = computed(() => {
       </div>
       <size-slider v-if="store.frames.length > 0" v-model="cardWidth" :now="layout.cardWidth.value" class="sizes" />
       <div v-if="target && drag.state.value" class="ghost"
-        :style="{ left: `${drag.state.value.clientX + 14}px`, top: `${drag.state.value.clientY + 10}px` }">
+        :style="{ left: `${drag.state.value.event.clientX + 14}px`, top: `${drag.state.value.event.clientY + 10}px` }">
         {{ framesText(selection.ids.length) }} {{ placeText(target.gap) }}
       </div>
       <div v-if="fileDrop.over.value" class="drop-here"><span>{{ target ? `Drop to add them ${placeText(target.gap)}` : 'Drop to begin'
@@ -251,9 +278,9 @@ const reachable = computed(() => {
       <time-panel />
       <notice-list />
     </aside>
-    <v-menu v-model="menuOpen" :target="menuAt">
+    <drop-menu v-model="menuOpen" :target="menuAt">
       <action-list :groups="groups" label="Selection" />
-    </v-menu>
+    </drop-menu>
     <sheet-dialogs />
   </div>
 </template>

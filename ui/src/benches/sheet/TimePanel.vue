@@ -2,10 +2,11 @@
 import { mdiChevronDown } from '@mdi/js'
 import { useLocalStorage } from '@vueuse/core'
 import { computed } from 'vue'
+import DropMenu from '@/parts/DropMenu.vue'
 import { delayText, framesText } from '@/parts/format'
 import NumberField from '@/parts/NumberField.vue'
-import { useArranging } from '@/reel/arranging'
-import { useAsking } from '@/reel/asking'
+import { useArranging } from './arranging'
+import { useQuestions } from './questions'
 import { useReel } from '@/reel/store'
 import { useSelection } from '@/reel/selection'
 import { UNITS } from './units'
@@ -17,7 +18,7 @@ const COMMON = [40, 50, 60, 80, 100, 200, 500, 1000, 2000]
 const store = useReel()
 const selection = useSelection()
 const arranging = useArranging()
-const asking = useAsking()
+const questions = useQuestions()
 const unit = useLocalStorage<Unit>('dobbin.unit', 'ms')
 
 const frames = computed(() => (selection.ids.length > 0 ? selection.frames : store.frames))
@@ -48,9 +49,9 @@ const inFile = computed(() => {
 const field = computed(() => UNITS[unit.value])
 
 const CHANGES = [
-  { label: 'Fit the total…', run: asking.fitTotal },
-  { label: 'Add to each…', run: asking.addTime },
-  { label: 'Make it last … %', run: asking.scale },
+  { label: 'Fit the total…', run: questions.fitTotal },
+  { label: 'Add to each…', run: questions.addTime },
+  { label: 'Make it last … %', run: questions.scale },
 ]
 </script>
 
@@ -76,7 +77,7 @@ const CHANGES = [
         @click="arranging.scale(50)">Twice as fast</v-btn>
       <v-btn size="small" variant="outlined" class="chip" :disabled="playing.length === 0"
         @click="arranging.scale(200)">Half as fast</v-btn>
-      <v-menu>
+      <drop-menu>
         <template #activator="{ props: activator }">
           <v-btn v-bind="activator" size="small" variant="outlined" class="chip" :append-icon="mdiChevronDown"
             :disabled="playing.length === 0">Other changes</v-btn>
@@ -84,7 +85,7 @@ const CHANGES = [
         <v-list density="compact" role="menu" aria-label="Change of time">
           <v-list-item v-for="change in CHANGES" :key="change.label" role="menuitem" :title="change.label" @click="change.run()" />
         </v-list>
-      </v-menu>
+      </drop-menu>
     </div>
   </section>
 </template>

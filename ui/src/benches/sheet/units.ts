@@ -1,9 +1,10 @@
+import { limits } from '@/api/limits'
+import { within } from '@/parts/numbers'
 /** The units people set delays in. A frame a second more or less is asked for in any, and kept in whole milliseconds. */
 export const UNITS = {
   ms: {
     label: 'ms',
-    min: 10,
-    max: 600_000,
+    ...limits.SetDelay.delayMillis,
     step: 10,
     decimals: 0,
     fromMillis: (millis: number): number => millis,
@@ -11,8 +12,8 @@ export const UNITS = {
   },
   s: {
     label: 's',
-    min: 0.01,
-    max: 600,
+    min: limits.SetDelay.delayMillis.min / 1000,
+    max: limits.SetDelay.delayMillis.max / 1000,
     step: 0.1,
     decimals: 3,
     fromMillis: (millis: number): number => millis / 1000,
@@ -25,7 +26,7 @@ export const UNITS = {
     step: 1,
     decimals: 2,
     fromMillis: (millis: number): number => Math.round(100_000 / millis) / 100,
-    toMillis: (value: number): number => Math.min(600_000, Math.max(10, Math.round(1000 / value))),
+    toMillis: (value: number): number => within(limits.SetDelay.delayMillis, Math.round(1000 / value)),
   },
 }
 

@@ -3,6 +3,7 @@ package dobbin.edit;
 import dobbin.reel.OutOfRange;
 import dobbin.reel.Ranges;
 import dobbin.reel.Reel;
+import jakarta.validation.constraints.Size;
 import java.util.List;
 
 /**
@@ -11,10 +12,10 @@ import java.util.List;
  * @param edits 1 to 100, no batches among them
  * @param title what they do together, as for the undo button
  */
-public record Batch(List<Edit> edits, String title) implements Edit {
+public record Batch(@Size(min = 1, max = 100) List<Edit> edits, String title) implements Edit {
     public Batch {
         edits = List.copyOf(edits);
-        Ranges.check("edits", edits.size(), 1, 100);
+        Ranges.check(Batch.class, "edits", edits.size());
         title = Ranges.checkName("title", title);
         if (edits.stream().anyMatch(Batch.class::isInstance)) {
             throw new OutOfRange("edits", "must not hold further batches");

@@ -1,5 +1,6 @@
 package dobbin.edit;
 
+import dobbin.lettering.TextBlock;
 import dobbin.raster.Region;
 import dobbin.reel.Art;
 import dobbin.reel.Key;
@@ -7,6 +8,9 @@ import dobbin.reel.Pose;
 import dobbin.reel.Ranges;
 import dobbin.reel.Words;
 import dobbin.timing.Easing;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.Size;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -80,11 +84,14 @@ public sealed interface Motion {
      * @param on for how many frames it is seen, 1 to 500, and {@code off} is not
      * @param times how often it goes away, 1 to 500; after that it stays
      */
-    record Blink(int on, int off, int times) implements Motion {
+    record Blink(
+            @Min(1) @Max(500) int on,
+            @Min(1) @Max(500) int off,
+            @Min(1) @Max(500) int times) implements Motion {
         public Blink {
-            Ranges.check("on", on, 1, 500);
-            Ranges.check("off", off, 1, 500);
-            Ranges.check("times", times, 1, 500);
+            Ranges.check(Blink.class, "on", on);
+            Ranges.check(Blink.class, "off", off);
+            Ranges.check(Blink.class, "times", times);
         }
 
         @Override
@@ -161,10 +168,12 @@ public sealed interface Motion {
      * @param height in pixels, -10,000 to 10,000
      * @param times how often over the range, 1 to 100; the first frame follows well on the last
      */
-    record Bob(double height, int times) implements Motion {
+    record Bob(
+            @Min(-10_000) @Max(10_000) double height,
+            @Min(1) @Max(100) int times) implements Motion {
         public Bob {
-            Ranges.checkAmount("height", height, -10_000, 10_000);
-            Ranges.check("times", times, 1, 100);
+            Ranges.checkAmount(Bob.class, "height", height);
+            Ranges.check(Bob.class, "times", times);
         }
 
         @Override
@@ -201,11 +210,11 @@ public sealed interface Motion {
      *
      * @param amount how far at most, in pixels, 0 to 1000
      */
-    record Shake(double amount) implements Motion {
+    record Shake(@Min(0) @Max(1000) double amount) implements Motion {
         private static final long SEED = 20;
 
         public Shake {
-            Ranges.checkAmount("amount", amount, 0, 1000);
+            Ranges.checkAmount(Shake.class, "amount", amount);
         }
 
         @Override
@@ -236,10 +245,10 @@ public sealed interface Motion {
      *
      * @param path 2 to 5,000 points
      */
-    record Follow(List<Point> path) implements Motion {
+    record Follow(@Size(min = 2, max = 5_000) List<Point> path) implements Motion {
         public Follow {
             path = List.copyOf(path);
-            Ranges.check("path", path.size(), 2, 5_000);
+            Ranges.check(Follow.class, "path", path.size());
         }
 
         @Override
@@ -290,7 +299,7 @@ public sealed interface Motion {
         @Override
         public List<Key> keys(MotionRange range) {
             String text = ((Words) range.cutout().art()).text();
-            int all = letters(text);
+            int all = TextBlock.letterCount(text);
             if (!wordByWord) {
                 return range.along((pose, share) -> pose.withShown((1 + (all - 1) * share) / all));
             }
@@ -299,7 +308,7 @@ public sealed interface Motion {
             int shown = 0;
             int before = -1;
             for (int word = 0; word < words.length; word++) {
-                shown += letters(words[word]);
+                shown += TextBlock.letterCount(words[word]);
                 int offset = words.length == 1 ? 0 : Math.round((float) word * range.last() / (words.length - 1));
                 if (offset == before) {
                     keys.remove(keys.size() - 1);
@@ -320,21 +329,17 @@ public sealed interface Motion {
         public Art prepared(Art art) {
             return lettering(art);
         }
-
-        private static int letters(String text) {
-            return text.replaceAll("\\s", "").length();
-        }
     }
 
     /**
      * Colors walk through the letters, one letter a frame.
      *
-     * @param colors 2 to 12, six hexadecimal digits each
+     * @param colors 2 to 500, six hexadecimal digits each
      */
-    record WalkColors(List<String> colors) implements Motion {
+    record WalkColors(@Size(min = 2, max = 500) List<String> colors) implements Motion {
         public WalkColors {
             colors = List.copyOf(colors);
-            Ranges.check("colors", colors.size(), 2, 12);
+            Ranges.check(WalkColors.class, "colors", colors.size());
         }
 
         @Override

@@ -1,8 +1,10 @@
 package dobbin.edit;
 
 import dobbin.reel.Frame;
+import dobbin.reel.Ranges;
 import dobbin.reel.Reel;
 import dobbin.reel.Run;
+import jakarta.validation.constraints.Size;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -11,7 +13,9 @@ import java.util.List;
  *
  * @param name 1 to 120 characters
  */
-public record NameRun(List<Integer> frames, String name) implements Edit {
+public record NameRun(
+        List<Integer> frames,
+        @Size(min = 1, max = Ranges.MAX_NAME_LENGTH) String name) implements Edit {
     public NameRun {
         frames = List.copyOf(frames);
     }

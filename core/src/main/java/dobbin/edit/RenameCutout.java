@@ -1,10 +1,14 @@
 package dobbin.edit;
 
+import dobbin.reel.Ranges;
 import dobbin.reel.Reel;
+import jakarta.validation.constraints.Size;
 import java.util.List;
 
 /** @param name 1 to 120 characters */
-public record RenameCutout(int cutout, String name) implements Edit {
+public record RenameCutout(
+        int cutout,
+        @Size(min = 1, max = Ranges.MAX_NAME_LENGTH) String name) implements Edit {
     @Override
     public Reel applyTo(Reel reel) {
         return Cutouts.of(reel, List.of(cutout)).each(each -> each.withName(name));

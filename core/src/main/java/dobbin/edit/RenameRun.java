@@ -1,10 +1,14 @@
 package dobbin.edit;
 
+import dobbin.reel.Ranges;
 import dobbin.reel.Reel;
 import dobbin.reel.Run;
+import jakarta.validation.constraints.Size;
 
 /** @param name 1 to 120 characters */
-public record RenameRun(int run, String name) implements Edit {
+public record RenameRun(
+        int run,
+        @Size(min = 1, max = Ranges.MAX_NAME_LENGTH) String name) implements Edit {
     @Override
     public Reel applyTo(Reel reel) {
         Run before = Runs.find(reel, run);

@@ -3,6 +3,8 @@ package dobbin.edit;
 import dobbin.reel.Frame;
 import dobbin.reel.Ranges;
 import dobbin.reel.Reel;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -11,14 +13,15 @@ import java.util.List;
  *
  * @param times how often they are there in all, 2 to 100
  */
-public record RepeatFrames(List<Integer> frames, int times) implements Edit {
+public record RepeatFrames(
+        List<Integer> frames, @Min(2) @Max(100) int times) implements Edit {
     public RepeatFrames {
         frames = List.copyOf(frames);
     }
 
     @Override
     public Reel applyTo(Reel reel) {
-        Ranges.check("times", times, 2, 100);
+        Ranges.check(RepeatFrames.class, "times", times);
         List<Frame> once = Chosen.of(reel, frames).frames();
         Ranges.check("frames", reel.frames().size() + (times - 1L) * once.size(), 0, Ranges.MAX_FRAMES);
         List<Frame> copies = new ArrayList<>();

@@ -3,6 +3,8 @@ package dobbin.edit;
 import dobbin.reel.Frame;
 import dobbin.reel.Ranges;
 import dobbin.reel.Reel;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import java.util.List;
 
 /**
@@ -11,14 +13,15 @@ import java.util.List;
  *
  * @param percent of the time they last now, 1 to 10,000: 50 is twice as fast
  */
-public record ScaleDelays(List<Integer> frames, int percent) implements Edit {
+public record ScaleDelays(
+        List<Integer> frames, @Min(1) @Max(10_000) int percent) implements Edit {
     public ScaleDelays {
         frames = List.copyOf(frames);
     }
 
     @Override
     public Reel applyTo(Reel reel) {
-        Ranges.check("percent", percent, 1, 10_000);
+        Ranges.check(ScaleDelays.class, "percent", percent);
         Chosen chosen = Chosen.of(reel, frames);
         long total = chosen.loop().stream().mapToLong(Frame::delayMillis).sum();
         return Totals.fit(reel, chosen, Math.round(total * percent / 100.0));

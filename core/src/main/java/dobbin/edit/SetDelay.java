@@ -1,6 +1,9 @@
 package dobbin.edit;
 
+import dobbin.reel.Ranges;
 import dobbin.reel.Reel;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import java.util.List;
 
 /**
@@ -8,7 +11,11 @@ import java.util.List;
  *
  * @param delayMillis 10 to 600,000
  */
-public record SetDelay(List<Integer> frames, int delayMillis) implements Edit {
+public record SetDelay(
+        List<Integer> frames,
+
+        @Min(Ranges.MIN_DELAY_MILLIS) @Max(Ranges.MAX_DELAY_MILLIS)
+        int delayMillis) implements Edit {
     public SetDelay {
         frames = List.copyOf(frames);
     }

@@ -4,6 +4,8 @@ import dobbin.reel.Frame;
 import dobbin.reel.Ranges;
 import dobbin.reel.Reel;
 import dobbin.timing.Delays;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,14 +16,15 @@ import java.util.Map;
  *
  * @param keepEvery n, 2 to 100
  */
-public record ThinFrames(List<Integer> frames, int keepEvery) implements Edit {
+public record ThinFrames(
+        List<Integer> frames, @Min(2) @Max(100) int keepEvery) implements Edit {
     public ThinFrames {
         frames = List.copyOf(frames);
     }
 
     @Override
     public Reel applyTo(Reel reel) {
-        Ranges.check("keepEvery", keepEvery, 2, 100);
+        Ranges.check(ThinFrames.class, "keepEvery", keepEvery);
         List<Frame> loop = Chosen.of(reel, frames).loop();
         int[] thinned =
                 Delays.thinned(loop.stream().mapToInt(Frame::delayMillis).toArray(), keepEvery);

@@ -10,6 +10,8 @@ import dobbin.reel.Ranges;
 import dobbin.reel.Reel;
 import dobbin.reel.Tracks;
 import dobbin.timing.Easing;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -22,10 +24,11 @@ import java.util.List;
  * @param count how many new frames, 1 to 500
  * @param delayMillis of each new frame, or 0 to share out the delay of the frame before
  */
-public record Tween(int frame, int count, int delayMillis, Easing leaves, boolean crossFade) implements Edit {
+public record Tween(int frame, @Min(1) @Max(500) int count, int delayMillis, Easing leaves, boolean crossFade)
+        implements Edit {
     @Override
     public Reel applyTo(Reel reel) {
-        Ranges.check("count", count, 1, 500);
+        Ranges.check(Tween.class, "count", count);
         Frame from = Chosen.of(reel, List.of(frame)).frames().get(0);
         int gap = Gap.index(reel, frame);
         if (gap == reel.frames().size()) {

@@ -7,17 +7,24 @@ import java.awt.font.GlyphVector;
 import java.awt.font.LineMetrics;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Path2D;
+import java.text.Bidi;
+import java.text.BreakIterator;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
 
 /**
- * Some lines of text in a box, broken between words where they would be wider than it. A word wider than the box stays
- * whole and sticks out.
+ * Some lines of text, broken where Unicode lets lines break (Standard Annex 14) and, in words wider than a line, between
+ * letters. Signs are ordered by the bidirectional algorithm (Standard Annex 9) and shaped by the JDK's layout engine, as its
+ * {@code TextLayout} does.
  *
  * @param text lines are divided by line feeds
  * @param size of the letters in pixels
+ * @param widest how wide lines may be, in pixels
  */
-public record TextBlock(String text, Typeface typeface, Typeface.Weight weight, double size, Align align) {
+public record TextBlock(String text, FontStack fonts, double size, Align align, double widest) {
     /** Which edges of a box lines are set flush to. */
     public enum Align {
         LEFT(0),
@@ -34,6 +41,16 @@ public record TextBlock(String text, Typeface typeface, Typeface.Weight weight, 
     /** The same outlines whatever hinting a machine has. */
     private static final FontRenderContext UNHINTED = new FontRenderContext(null, true, true);
 
+    /** @param direction of its paragraph, as {@link Bidi} names it */
+    private record Line(String text, int direction) {}
+
+    /** Some signs of one font and one direction, shaped. */
+    private record Run(GlyphVector glyphs, int start) {
+        double advance() {
+            return glyphs.getGlyphPosition(glyphs.getNumGlyphs()).getX();
+        }
+    }
+
     /** @return the letters' outlines, in the middle of the height of a box from (left, top) */
     public Shape outline(double left, double top, double width, double height) {
         Path2D outline = new Path2D.Double();
@@ -41,64 +58,176 @@ public record TextBlock(String text, Typeface typeface, Typeface.Weight weight, 
         return outline;
     }
 
-    /** @return as above, each letter for itself; blanks have none */
+    /** @return as above, each letter for itself, in the order in which one reads them; blanks have none */
     public List<Shape> letters(double left, double top, double width, double height) {
-        Font font = typeface.font(weight, size);
-        LineMetrics metrics = font.getLineMetrics(text, UNHINTED);
-        List<GlyphVector> lines = lines(font, width);
-        double baseline = top + (height - lines.size() * metrics.getHeight()) / 2 + metrics.getAscent();
+        List<Line> lines = lines();
+        double lineHeight = lineHeight();
+        double baseline = top + (height - lines.size() * lineHeight) / 2 + ascent();
+        return letters(lines, left, width, baseline, lineHeight);
+    }
+
+    /** @return the outline of all letters, the first line on a baseline, flush to the left */
+    public Shape outlineOn(double left, double baseline) {
+        Path2D outline = new Path2D.Double();
+        letters(lines(), left, 0, baseline, lineHeight()).forEach(letter -> outline.append(letter, false));
+        return outline;
+    }
+
+    private List<Shape> letters(List<Line> lines, double left, double width, double firstBaseline, double lineHeight) {
+        double baseline = firstBaseline;
         List<Shape> letters = new ArrayList<>();
-        for (GlyphVector line : lines) {
-            AffineTransform place =
-                    AffineTransform.getTranslateInstance(left + (width - advance(line)) * align.share, baseline);
-            for (int i = 0; i < line.getNumGlyphs(); i++) {
-                Shape letter = line.getGlyphOutline(i);
-                if (!letter.getBounds2D().isEmpty()) {
-                    letters.add(place.createTransformedShape(letter));
-                }
-            }
-            baseline += metrics.getHeight();
+        for (Line line : lines) {
+            List<Run> runs = runs(line);
+            double x = left + (width - advance(runs)) * align.share;
+            letters.addAll(letters(line.text(), runs, AffineTransform.getTranslateInstance(x, baseline)));
+            baseline += lineHeight;
         }
         return letters;
     }
 
-    /** @return how wide the longest line is where none is broken */
-    public double naturalWidth() {
-        return lines(typeface.font(weight, size), Double.MAX_VALUE).stream()
-                .mapToDouble(TextBlock::advance)
-                .max()
-                .orElse(0);
+    /** @return how many letters a text has, blanks not counted */
+    public static int letterCount(String text) {
+        return Letters.count(text);
     }
 
-    /** @return how high the lines are where none is broken */
-    public double naturalHeight() {
-        Font font = typeface.font(weight, size);
-        return text.split("\n", -1).length
-                * (double) font.getLineMetrics(text, UNHINTED).getHeight();
+    /** @return how wide the longest line is */
+    public double width() {
+        return lines().stream().mapToDouble(line -> advance(runs(line))).max().orElse(0);
     }
 
-    private List<GlyphVector> lines(Font font, double width) {
-        List<GlyphVector> lines = new ArrayList<>();
+    /** @return how high all lines are together */
+    public double height() {
+        return lines().size() * lineHeight();
+    }
+
+    /** Fonts for other scripts may be higher than the chosen one. */
+    private double ascent() {
+        return fonts.fontsOf(text).stream()
+                .distinct()
+                .mapToDouble(font -> metrics(font).getAscent())
+                .reduce(metrics(fonts.first()).getAscent(), Math::max);
+    }
+
+    private double lineHeight() {
+        return fonts.fontsOf(text).stream()
+                .distinct()
+                .mapToDouble(font -> metrics(font).getHeight())
+                .reduce(metrics(fonts.first()).getHeight(), Math::max);
+    }
+
+    private LineMetrics metrics(Font font) {
+        return font.deriveFont((float) size).getLineMetrics("", UNHINTED);
+    }
+
+    private List<Line> lines() {
+        List<Line> lines = new ArrayList<>();
         for (String paragraph : text.split("\n", -1)) {
-            String line = "";
-            for (String word : paragraph.split(" ")) {
-                String longer = line.isEmpty() ? word : line + " " + word;
-                if (!line.isEmpty() && advance(glyphs(font, longer)) > width) {
-                    lines.add(glyphs(font, line));
-                    longer = word;
-                }
-                line = longer;
-            }
-            lines.add(glyphs(font, line));
+            boolean leftToRight = new Bidi(paragraph, Bidi.DIRECTION_DEFAULT_LEFT_TO_RIGHT).baseIsLeftToRight();
+            int direction = leftToRight ? Bidi.DIRECTION_LEFT_TO_RIGHT : Bidi.DIRECTION_RIGHT_TO_LEFT;
+            linesOf(paragraph).forEach(line -> lines.add(new Line(line, direction)));
         }
         return lines;
     }
 
-    private static GlyphVector glyphs(Font font, String line) {
-        return font.createGlyphVector(UNHINTED, line);
+    private List<String> linesOf(String paragraph) {
+        List<String> lines = new ArrayList<>();
+        BreakIterator breaks = BreakIterator.getLineInstance(Locale.ROOT);
+        breaks.setText(paragraph);
+        int start = 0;
+        int fits = 0;
+        for (int end = breaks.next(); end != BreakIterator.DONE; end = breaks.next()) {
+            if (fits > start && !fits(paragraph.substring(start, end))) {
+                lines.add(paragraph.substring(start, fits).stripTrailing());
+                start = fits;
+            }
+            while (!fits(paragraph.substring(start, end)) && lettersThatFit(paragraph, start, end) < end) {
+                int cut = lettersThatFit(paragraph, start, end);
+                lines.add(paragraph.substring(start, cut));
+                start = cut;
+            }
+            fits = end;
+        }
+        lines.add(paragraph.substring(start).stripTrailing());
+        return lines;
     }
 
-    private static double advance(GlyphVector line) {
-        return line.getGlyphPosition(line.getNumGlyphs()).getX();
+    private boolean fits(String line) {
+        return widest == Double.MAX_VALUE
+                || advance(runs(new Line(line.stripTrailing(), Bidi.DIRECTION_DEFAULT_LEFT_TO_RIGHT))) <= widest;
+    }
+
+    /** @return where a word must be broken so that its first part fits; at least one letter stays on the line */
+    private int lettersThatFit(String paragraph, int start, int end) {
+        int[] beginnings = Letters.beginnings(paragraph.substring(start, end));
+        int cut = end - start;
+        for (int i = 1; i < beginnings.length; i++) {
+            if (beginnings[i] == i) {
+                if (!fits(paragraph.substring(start, start + i)) && cut < end - start) {
+                    break;
+                }
+                cut = i;
+            }
+        }
+        return start + cut;
+    }
+
+    /** @return the runs of a line from left to right */
+    private List<Run> runs(Line line) {
+        if (line.text().isEmpty()) {
+            return List.of();
+        }
+        Bidi bidi = new Bidi(line.text(), line.direction());
+        List<Font> fontsOf = fonts.fontsOf(line.text());
+        char[] signs = line.text().toCharArray();
+        List<Run> runs = new ArrayList<>();
+        List<Byte> levels = new ArrayList<>();
+        for (int start = 0, end; start < signs.length; start = end) {
+            int level = bidi.getLevelAt(start);
+            Font font = fontsOf.get(start);
+            for (end = start + 1; end < signs.length; end++) {
+                if (bidi.getLevelAt(end) != level || fontsOf.get(end) != font) {
+                    break;
+                }
+            }
+            int direction = level % 2 == 0 ? Font.LAYOUT_LEFT_TO_RIGHT : Font.LAYOUT_RIGHT_TO_LEFT;
+            Font sized = font.deriveFont((float) size);
+            runs.add(new Run(sized.layoutGlyphVector(UNHINTED, signs, start, end, direction), start));
+            levels.add((byte) level);
+        }
+        return inVisualOrder(runs, levels);
+    }
+
+    private static List<Run> inVisualOrder(List<Run> runs, List<Byte> levels) {
+        byte[] order = new byte[runs.size()];
+        for (int i = 0; i < order.length; i++) {
+            order[i] = levels.get(i);
+        }
+        Run[] ordered = runs.toArray(Run[]::new);
+        Bidi.reorderVisually(order, 0, ordered, 0, ordered.length);
+        return List.of(ordered);
+    }
+
+    /** Signs that belong to one letter become one shape. */
+    private static List<Shape> letters(String line, List<Run> runs, AffineTransform place) {
+        int[] beginnings = Letters.beginnings(line);
+        Map<Integer, Path2D> letters = new TreeMap<>();
+        AffineTransform at = new AffineTransform(place);
+        for (Run run : runs) {
+            GlyphVector glyphs = run.glyphs();
+            for (int i = 0; i < glyphs.getNumGlyphs(); i++) {
+                Shape glyph = glyphs.getGlyphOutline(i);
+                if (!glyph.getBounds2D().isEmpty()) {
+                    int letter = beginnings[run.start() + glyphs.getGlyphCharIndex(i)];
+                    letters.computeIfAbsent(letter, key -> new Path2D.Double())
+                            .append(at.createTransformedShape(glyph), false);
+                }
+            }
+            at.translate(run.advance(), 0);
+        }
+        return List.copyOf(letters.values());
+    }
+
+    private static double advance(List<Run> runs) {
+        return runs.stream().mapToDouble(Run::advance).sum();
     }
 }

@@ -1,7 +1,11 @@
 package dobbin.reel;
 
+import dobbin.lettering.OwnTypeface;
 import dobbin.lettering.TextBlock;
 import dobbin.lettering.Typeface;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.Size;
 import java.util.function.Function;
 
 /**
@@ -9,28 +13,30 @@ import java.util.function.Function;
  *
  * @param background six hexadecimal digits, or empty to leave it transparent
  * @param text up to 500 characters; lines are divided by line feeds
+ * @param own a typeface file's, whose letters come before the typeface's, where there is one
  * @param size of the letters in pixels of the canvas, 4 to 2000
  * @param color of the letters, six hexadecimal digits
  */
-public record Card(String background, String text, Typeface typeface, int size, String color, TextBlock.Align align)
+public record Card(
+        String background,
+        @Size(max = Lettering.MAX_TEXT_LENGTH) String text,
+        Typeface typeface,
+        OwnTypeface own,
+        @Min(4) @Max(2000) int size,
+        String color,
+        TextBlock.Align align)
         implements FrameContent {
-    private static final int MAX_TEXT_LENGTH = 500;
 
     public Card {
         Ranges.checkColorOrNone("background", background);
         Ranges.checkColor("color", color);
-        Ranges.check("size", size, 4, 2000);
-        if (text == null || text.length() > MAX_TEXT_LENGTH) {
-            throw new OutOfRange("text", "must have at most " + MAX_TEXT_LENGTH + " characters");
-        }
-        if (typeface == null || align == null) {
-            throw new OutOfRange(typeface == null ? "typeface" : "align", "must be given");
-        }
+        Ranges.check(Card.class, "size", size);
+        Lettering.check(text, typeface, own, align);
     }
 
     /** @return a card without words */
     public static Card blank(String background) {
-        return new Card(background, "", Typeface.PLAIN, 48, "000000", TextBlock.Align.CENTER);
+        return new Card(background, "", Typeface.PLAIN, OwnTypeface.NONE, 48, "000000", TextBlock.Align.CENTER);
     }
 
     @Override

@@ -1,5 +1,7 @@
 package dobbin.reel;
 
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 
@@ -8,12 +10,13 @@ import java.util.function.UnaryOperator;
  *
  * @param share 0 for all of {@code from}, 1 for all of {@code to}
  */
-public record CrossFade(FrameContent from, FrameContent to, double share) implements FrameContent {
+public record CrossFade(
+        FrameContent from, FrameContent to, @Min(0) @Max(1) double share) implements FrameContent {
     public CrossFade {
         if (from == null || to == null) {
             throw new OutOfRange(from == null ? "from" : "to", "must be given");
         }
-        Ranges.checkAmount("share", share, 0, 1);
+        Ranges.checkAmount(CrossFade.class, "share", share);
         if (from instanceof CrossFade || to instanceof CrossFade) {
             throw new OutOfRange("from", "and to must be stills or cards, not fades themselves");
         }

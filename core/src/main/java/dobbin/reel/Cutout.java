@@ -2,6 +2,8 @@ package dobbin.reel;
 
 import dobbin.raster.Blend;
 import dobbin.raster.Region;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashSet;
@@ -31,8 +33,8 @@ public record Cutout(
         int id,
         String name,
         Art art,
-        double pivotX,
-        double pivotY,
+        @Min(-10) @Max(10) double pivotX,
+        @Min(-10) @Max(10) double pivotY,
         boolean under,
         Blend blend,
         Shadow shadow,
@@ -43,8 +45,8 @@ public record Cutout(
 
     public Cutout {
         name = Ranges.checkName("name", name);
-        Ranges.checkAmount("pivotX", pivotX, -10, 10);
-        Ranges.checkAmount("pivotY", pivotY, -10, 10);
+        Ranges.checkAmount(Cutout.class, "pivotX", pivotX);
+        Ranges.checkAmount(Cutout.class, "pivotY", pivotY);
         if (art == null || blend == null || shadow == null) {
             throw new OutOfRange(art == null ? "art" : blend == null ? "blend" : "shadow", "must be given");
         }

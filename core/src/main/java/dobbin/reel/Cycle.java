@@ -1,5 +1,8 @@
 package dobbin.reel;
 
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.function.Function;
 
@@ -10,8 +13,15 @@ import java.util.function.Function;
  * @param every how long each is seen: 1 to 100 frames, or 10 to 60,000 ms where turns go by time
  * @param offset how far the turn is ahead, in the unit of {@code every}, 0 to 60,000
  */
-public record Cycle(List<PictureRef> pictures, Turns turns, int every, int offset) implements Art {
+public record Cycle(
+        @Size(min = 1, max = MAX_PICTURES) List<PictureRef> pictures,
+        Turns turns,
+        @Min(1) @Max(MAX_EVERY_MILLIS) int every,
+        @Min(0) @Max(60_000) int offset)
+        implements Art {
     static final int MAX_PICTURES = 200;
+
+    private static final int MAX_EVERY_MILLIS = 60_000;
 
     /** What decides which picture a frame shows. */
     public enum Turns {
@@ -25,12 +35,16 @@ public record Cycle(List<PictureRef> pictures, Turns turns, int every, int offse
 
     public Cycle {
         pictures = List.copyOf(pictures);
-        Ranges.check("pictures", pictures.size(), 1, MAX_PICTURES);
+        Ranges.check(Cycle.class, "pictures", pictures.size());
         if (turns == null) {
             throw new OutOfRange("turns", "must be given");
         }
-        Ranges.check("every", every, turns == Turns.BY_TIME ? 10 : 1, turns == Turns.BY_TIME ? 60_000 : 100);
-        Ranges.check("offset", offset, 0, 60_000);
+        Ranges.check(
+                "every",
+                every,
+                turns == Turns.BY_TIME ? Ranges.MIN_DELAY_MILLIS : 1,
+                turns == Turns.BY_TIME ? MAX_EVERY_MILLIS : 100);
+        Ranges.check(Cycle.class, "offset", offset);
     }
 
     /** @return a cycle whose pictures are dealt to the frames, each to {@code every} frames in a row */

@@ -5,6 +5,8 @@ import dobbin.dither.Dithering;
 import dobbin.palette.Palette;
 import dobbin.raster.Size;
 import dobbin.still.StillReader;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import java.util.Arrays;
 import java.util.stream.Collectors;
 
@@ -16,7 +18,12 @@ import java.util.stream.Collectors;
  * @param matte the color soft edges are mixed with, six hexadecimal digits; empty to leave them as they are
  * @param encoding the finer settings
  */
-public record Delivery(int width, int colors, Dither dither, String matte, Encoding encoding) {
+public record Delivery(
+        @Min(0) @Max(MAX_WIDTH) int width,
+        @Min(2) @Max(Palette.MAX_ENTRIES) int colors,
+        Dither dither,
+        String matte,
+        Encoding encoding) {
     /** The width until someone chooses one: the canvas's own up to 800 pixels, of wider ones 480. */
     public static final int FOLLOWS = 0;
 
@@ -36,7 +43,7 @@ public record Delivery(int width, int colors, Dither dither, String matte, Encod
         if (width != FOLLOWS) {
             Ranges.check("width", width, 1, MAX_WIDTH);
         }
-        Ranges.check("colors", colors, 2, Palette.MAX_ENTRIES);
+        Ranges.check(Delivery.class, "colors", colors);
         if (dither == null) {
             throw new OutOfRange("dither", "must be given");
         }

@@ -2,6 +2,9 @@ package dobbin.reel;
 
 import dobbin.dither.Dithering;
 import dobbin.palette.PaletteChoice;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.Size;
 import java.util.List;
 
 /**
@@ -15,11 +18,11 @@ import java.util.List;
  * @param comment what the file says of itself, or empty
  */
 public record Encoding(
-        int ditherAmount,
+        @Min(0) @Max(100) int ditherAmount,
         PaletteChoice palette,
-        int tolerance,
-        int alphaCutoff,
-        List<String> keptColors,
+        @Min(0) @Max(100) int tolerance,
+        @Min(1) @Max(255) int alphaCutoff,
+        @Size(max = MAX_KEPT_COLORS) List<String> keptColors,
         String comment) {
     public static final int USUAL_TOLERANCE = 20;
 
@@ -30,14 +33,14 @@ public record Encoding(
             new Encoding(Dithering.USUAL_AMOUNT, PaletteChoice.AUTO, USUAL_TOLERANCE, 128, List.of(), "");
 
     public Encoding {
-        Ranges.check("ditherAmount", ditherAmount, 0, 100);
+        Ranges.check(Encoding.class, "ditherAmount", ditherAmount);
         if (palette == null) {
             throw new OutOfRange("palette", "must be given");
         }
-        Ranges.check("tolerance", tolerance, 0, 100);
-        Ranges.check("alphaCutoff", alphaCutoff, 1, 255);
+        Ranges.check(Encoding.class, "tolerance", tolerance);
+        Ranges.check(Encoding.class, "alphaCutoff", alphaCutoff);
         keptColors = keptColors == null ? List.of() : List.copyOf(keptColors);
-        Ranges.check("keptColors", keptColors.size(), 0, MAX_KEPT_COLORS);
+        Ranges.check(Encoding.class, "keptColors", keptColors.size());
         keptColors.forEach(color -> Ranges.checkColor("keptColors", color));
         comment = comment == null ? "" : comment.strip();
         if (comment.length() > MAX_COMMENT_LENGTH) {

@@ -1,5 +1,7 @@
 package dobbin.reel;
 
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import java.util.function.Function;
 
 /**
@@ -9,13 +11,14 @@ import java.util.function.Function;
  * @param toColor where a gradient ends, or empty for none
  * @param angle where a gradient goes, in degrees clockwise from rightward, -360 to 360
  */
-public record Fill(String color, String toColor, double angle) implements Backdrop {
+public record Fill(
+        String color, String toColor, @Min(-360) @Max(360) double angle) implements Backdrop {
     public static final Fill NONE = new Fill("", "", 0);
 
     public Fill {
         Ranges.checkColorOrNone("color", color);
         Ranges.checkColorOrNone("toColor", toColor);
-        Ranges.checkAmount("angle", angle, -360, 360);
+        Ranges.checkAmount(Fill.class, "angle", angle);
     }
 
     public static Fill of(String color) {

@@ -1,5 +1,8 @@
 package dobbin.reel;
 
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+
 /**
  * One picture of the loop and how long it shows.
  *
@@ -8,9 +11,17 @@ package dobbin.reel;
  * @param leftOut whether it is kept but not part of the loop
  * @param run the id of the run it belongs to, or {@link Run#NONE}
  */
-public record Frame(int id, int delayMillis, FrameContent content, boolean leftOut, int run) {
+public record Frame(
+        int id,
+
+        @Min(Ranges.MIN_DELAY_MILLIS) @Max(Ranges.MAX_DELAY_MILLIS)
+        int delayMillis,
+
+        FrameContent content,
+        boolean leftOut,
+        int run) {
     public Frame {
-        Ranges.check("delayMillis", delayMillis, Ranges.MIN_DELAY_MILLIS, Ranges.MAX_DELAY_MILLIS);
+        Ranges.check(Frame.class, "delayMillis", delayMillis);
         if (content == null) {
             throw new OutOfRange("content", "must be given");
         }

@@ -1,5 +1,8 @@
 package dobbin.reel;
 
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.function.Function;
 
@@ -8,12 +11,16 @@ import java.util.function.Function;
  *
  * @param members the lowest first, at least one; groups among them are fine
  */
-public record Group(double width, double height, List<Cutout> members) implements Art {
+public record Group(
+        @Min(0) @Max(1_000_000) double width,
+        @Min(0) @Max(1_000_000) double height,
+        @Size(min = 1, max = Ranges.MAX_CUTOUTS) List<Cutout> members)
+        implements Art {
     public Group {
-        Ranges.checkAmount("width", width, 0, 1_000_000);
-        Ranges.checkAmount("height", height, 0, 1_000_000);
+        Ranges.checkAmount(Group.class, "width", width);
+        Ranges.checkAmount(Group.class, "height", height);
         members = List.copyOf(members);
-        Ranges.check("members", members.size(), 1, Ranges.MAX_CUTOUTS);
+        Ranges.check(Group.class, "members", members.size());
     }
 
     @Override

@@ -1,6 +1,8 @@
 package dobbin.reel;
 
 import dobbin.raster.Affine;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 
 /**
  * Where and how a cut-out is seen. Numbers are kept to ten thousandths, so that shifting forth and back is nothing.
@@ -13,19 +15,26 @@ import dobbin.raster.Affine;
  * @param walk how many letters its colors have walked, -10,000 to 10,000
  */
 public record Pose(
-        double x, double y, double scaleX, double scaleY, double turn, double opacity, double shown, double walk) {
+        @Min(-100_000) @Max(100_000) double x,
+        @Min(-100_000) @Max(100_000) double y,
+        @Min(-1000) @Max(1000) double scaleX,
+        @Min(-1000) @Max(1000) double scaleY,
+        @Min(-36_000) @Max(36_000) double turn,
+        @Min(0) @Max(1) double opacity,
+        @Min(0) @Max(1) double shown,
+        @Min(-10_000) @Max(10_000) double walk) {
     /** How many parts of one its numbers tell apart. */
     public static final double FINEST = 1e4;
 
     public Pose {
-        x = kept("x", x, -100_000, 100_000);
-        y = kept("y", y, -100_000, 100_000);
-        scaleX = kept("scaleX", scaleX, -1000, 1000);
-        scaleY = kept("scaleY", scaleY, -1000, 1000);
-        turn = kept("turn", turn, -36_000, 36_000);
-        opacity = kept("opacity", opacity, 0, 1);
-        shown = kept("shown", shown, 0, 1);
-        walk = kept("walk", walk, -10_000, 10_000);
+        x = kept("x", x);
+        y = kept("y", y);
+        scaleX = kept("scaleX", scaleX);
+        scaleY = kept("scaleY", scaleY);
+        turn = kept("turn", turn);
+        opacity = kept("opacity", opacity);
+        shown = kept("shown", shown);
+        walk = kept("walk", walk);
     }
 
     /** @return as it is, with its pivot at (x, y) */
@@ -125,7 +134,7 @@ public record Pose(
         return Math.abs(a - b) <= slack;
     }
 
-    private static double kept(String field, double value, double min, double max) {
-        return Math.rint(Ranges.checkAmount(field, value, min, max) * FINEST) / FINEST + 0.0;
+    private static double kept(String component, double value) {
+        return Math.rint(Ranges.checkAmount(Pose.class, component, value) * FINEST) / FINEST + 0.0;
     }
 }

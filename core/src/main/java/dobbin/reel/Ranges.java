@@ -3,7 +3,14 @@ package dobbin.reel;
 import dobbin.raster.Size;
 import dobbin.still.DecodeLimits;
 import dobbin.timing.Delays;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import java.lang.reflect.Method;
+import java.lang.reflect.RecordComponent;
+import java.util.HashMap;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
 
 /** What numbers a reel takes, and the one way to refuse others: by the field's name and the allowed range. */
 public final class Ranges {
@@ -19,6 +26,47 @@ public final class Ranges {
     public static final int MAX_BUDGET_BYTES = 1_000_000_000;
 
     private Ranges() {}
+
+    /** What a number, or the length of a list or text, may be. */
+    record Range(double min, double max) {}
+
+    /** What {@code @Min}, {@code @Max} and {@code @Size} say of the components of records, by their names. */
+    private static final ClassValue<Map<String, Range>> TOLD = new ClassValue<>() {
+        @Override
+        protected Map<String, Range> computeValue(Class<?> type) {
+            Map<String, Range> ranges = new HashMap<>();
+            for (RecordComponent component : type.getRecordComponents()) {
+                told(component.getAccessor()).ifPresent(range -> ranges.put(component.getName(), range));
+            }
+            return ranges;
+        }
+    };
+
+    private static Optional<Range> told(Method accessor) {
+        Min min = accessor.getAnnotation(Min.class);
+        jakarta.validation.constraints.Size size = accessor.getAnnotation(jakarta.validation.constraints.Size.class);
+        if (min != null) {
+            return Optional.of(
+                    new Range(min.value(), accessor.getAnnotation(Max.class).value()));
+        }
+        return size == null ? Optional.empty() : Optional.of(new Range(size.min(), size.max()));
+    }
+
+    /**
+     * Checks a number, or the length of a list, by what the record says of its component.
+     *
+     * @throws OutOfRange unless it is within the range
+     */
+    public static int check(Class<? extends Record> type, String component, long value) {
+        Range range = TOLD.get(type).get(component);
+        return check(component, value, (int) range.min, (int) range.max);
+    }
+
+    /** As above, for numbers with fractions. */
+    public static double checkAmount(Class<? extends Record> type, String component, double value) {
+        Range range = TOLD.get(type).get(component);
+        return checkAmount(component, value, range.min, range.max);
+    }
 
     /** @throws OutOfRange unless {@code min <= value <= max} */
     public static int check(String field, long value, int min, int max) {

@@ -1,6 +1,8 @@
 package dobbin.reel;
 
 import dobbin.raster.Size;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
@@ -26,15 +28,23 @@ import java.util.stream.Stream;
 public record Reel(
         String name,
         Size canvas,
+
+        @jakarta.validation.constraints.Size(max = Ranges.MAX_FRAMES)
         List<Frame> frames,
+
         List<Run> runs,
         Backdrop backdrop,
         List<Cutout> cutouts,
         Border border,
         Plays plays,
         Delivery delivery,
+
+        @Min(Ranges.MIN_BUDGET_BYTES) @Max(Ranges.MAX_BUDGET_BYTES)
         int budgetBytes,
+
+        @jakarta.validation.constraints.Size(max = Ranges.MAX_DISMISSED)
         List<String> dismissed,
+
         int nextId) {
     private static final Size FIRST_CANVAS = new Size(480, 320);
     private static final int FIRST_BUDGET_BYTES = 1_000_000;
@@ -46,9 +56,9 @@ public record Reel(
         runs = List.copyOf(runs);
         cutouts = List.copyOf(cutouts);
         dismissed = List.copyOf(dismissed);
-        Ranges.check("frames", frames.size(), 0, Ranges.MAX_FRAMES);
-        Ranges.check("budgetBytes", budgetBytes, Ranges.MIN_BUDGET_BYTES, Ranges.MAX_BUDGET_BYTES);
-        Ranges.check("dismissed", dismissed.size(), 0, Ranges.MAX_DISMISSED);
+        Ranges.check(Reel.class, "frames", frames.size());
+        Ranges.check(Reel.class, "budgetBytes", budgetBytes);
+        Ranges.check(Reel.class, "dismissed", dismissed.size());
         Ranges.check("width", canvas.width(), 1, Ranges.MAX_SIDE);
         Ranges.check("height", canvas.height(), 1, Ranges.MAX_SIDE);
         if (delivery.sizeOf(canvas).area() > MAX_DELIVERED_PIXELS) {

@@ -1,5 +1,8 @@
 package dobbin.reel;
 
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+
 /**
  * A shadow a cut-out drops on what is below.
  *
@@ -8,15 +11,20 @@ package dobbin.reel;
  * @param color six hexadecimal digits
  * @param opacity 0 to 1; 0 for no shadow
  */
-public record Shadow(double x, double y, double blur, String color, double opacity) {
+public record Shadow(
+        @Min(-1000) @Max(1000) double x,
+        @Min(-1000) @Max(1000) double y,
+        @Min(0) @Max(200) double blur,
+        String color,
+        @Min(0) @Max(1) double opacity) {
     public static final Shadow NONE = new Shadow(0, 0, 0, "000000", 0);
 
     public Shadow {
-        Ranges.checkAmount("x", x, -1000, 1000);
-        Ranges.checkAmount("y", y, -1000, 1000);
-        Ranges.checkAmount("blur", blur, 0, 200);
+        Ranges.checkAmount(Shadow.class, "x", x);
+        Ranges.checkAmount(Shadow.class, "y", y);
+        Ranges.checkAmount(Shadow.class, "blur", blur);
         Ranges.checkColor("color", color);
-        Ranges.checkAmount("opacity", opacity, 0, 1);
+        Ranges.checkAmount(Shadow.class, "opacity", opacity);
     }
 
     public boolean none() {

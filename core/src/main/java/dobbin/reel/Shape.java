@@ -1,5 +1,7 @@
 package dobbin.reel;
 
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import java.util.function.Function;
 
 /**
@@ -11,7 +13,14 @@ import java.util.function.Function;
  * @param strokeColor six hexadecimal digits
  */
 public record Shape(
-        Form form, int shapeWidth, int shapeHeight, int points, int round, Fill fill, double stroke, String strokeColor)
+        Form form,
+        @Min(1) @Max(MAX_SIDE) int shapeWidth,
+        @Min(1) @Max(MAX_SIDE) int shapeHeight,
+        @Min(3) @Max(60) int points,
+        @Min(0) @Max(5000) int round,
+        Fill fill,
+        @Min(0) @Max(MAX_STROKE) double stroke,
+        String strokeColor)
         implements Art {
     public enum Form {
         RECTANGLE,
@@ -32,15 +41,17 @@ public record Shape(
 
     private static final int MAX_SIDE = 10_000;
 
+    private static final int MAX_STROKE = 500;
+
     public Shape {
         if (form == null || fill == null) {
             throw new OutOfRange(form == null ? "form" : "fill", "must be given");
         }
-        Ranges.check("shapeWidth", shapeWidth, 1, MAX_SIDE);
-        Ranges.check("shapeHeight", shapeHeight, 1, MAX_SIDE);
-        Ranges.check("points", points, 3, 60);
-        Ranges.check("round", round, 0, 5000);
-        Ranges.checkAmount("stroke", stroke, form.isOpen() ? 1 : 0, 500);
+        Ranges.check(Shape.class, "shapeWidth", shapeWidth);
+        Ranges.check(Shape.class, "shapeHeight", shapeHeight);
+        Ranges.check(Shape.class, "points", points);
+        Ranges.check(Shape.class, "round", round);
+        Ranges.checkAmount("stroke", stroke, form.isOpen() ? 1 : 0, MAX_STROKE);
         Ranges.checkColor("strokeColor", strokeColor);
     }
 

@@ -1,5 +1,6 @@
 package dobbin.render;
 
+import dobbin.lettering.FontStack;
 import dobbin.lettering.TextBlock;
 import dobbin.lettering.Typeface;
 import dobbin.raster.Affine;
@@ -21,12 +22,14 @@ final class CardPainter {
         }
         Affine place = Affine.scale((double) size.width() / canvas.width(), (double) size.height() / canvas.height());
         double margin = canvas.width() * MARGIN;
-        TextBlock words = new TextBlock(card.text(), card.typeface(), Typeface.Weight.BOLD, card.size(), card.align());
+        double width = canvas.width() - 2 * margin;
+        FontStack fonts = FontStack.of(card.typeface(), Typeface.Weight.BOLD, card.own());
+        TextBlock words = new TextBlock(card.text(), fonts, card.size(), card.align(), width);
         return Pen.draw(Bounds.all(size), place, pen -> {
                     pen.setColor(Pen.color(card.background()));
                     pen.fillRect(0, 0, canvas.width(), canvas.height());
                     pen.setColor(Pen.color(card.color()));
-                    pen.fill(words.outline(margin, 0, canvas.width() - 2 * margin, canvas.height()));
+                    pen.fill(words.outline(margin, 0, width, canvas.height()));
                 })
                 .raster();
     }

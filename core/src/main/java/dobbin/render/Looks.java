@@ -28,7 +28,7 @@ import java.util.stream.Collectors;
  */
 public final class Looks {
     /** Changes with the way of drawing, and so with every name. */
-    public static final int VERSION = 6;
+    public static final int VERSION = 7;
 
     private static final int DIGITS = 24;
 

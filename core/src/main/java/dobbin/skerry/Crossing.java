@@ -111,7 +111,7 @@ final class Crossing {
     }
 
     private static Words words(String text, Typeface typeface, int size) {
-        return new Words(text, typeface, Typeface.Weight.BOLD, size, "fffdf9", Align.CENTER, 0, "1e2a32", List.of());
+        return Words.of(text, typeface, Typeface.Weight.BOLD, size, "fffdf9", Align.CENTER);
     }
 
     private static Shape disc() {

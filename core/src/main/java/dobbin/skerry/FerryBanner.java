@@ -1,13 +1,12 @@
 package dobbin.skerry;
 
+import dobbin.lettering.FontStack;
+import dobbin.lettering.OwnTypeface;
+import dobbin.lettering.TextBlock;
 import dobbin.lettering.Typeface;
 import java.awt.Color;
-import java.awt.Font;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
-import java.awt.Shape;
-import java.awt.font.FontRenderContext;
-import java.awt.geom.AffineTransform;
 import java.awt.geom.Ellipse2D;
 import java.awt.geom.Path2D;
 import java.awt.geom.Rectangle2D;
@@ -30,15 +29,15 @@ final class FerryBanner {
     private FerryBanner() {}
 
     static List<DemoFile> files() {
-        Font font = Typeface.PLAIN.font(Typeface.Weight.BOLD, 1);
+        FontStack fonts = FontStack.of(Typeface.PLAIN, Typeface.Weight.BOLD, OwnTypeface.NONE);
         List<DemoFile> files = new ArrayList<>();
         for (int number = 1; number <= FRAMES; number++) {
-            files.add(new DemoFile("Ferry banner (" + number + ").png", Files.png(draw(number - 1, font))));
+            files.add(new DemoFile("Ferry banner (" + number + ").png", Files.png(draw(number - 1, fonts))));
         }
         return files;
     }
 
-    private static BufferedImage draw(int frame, Font font) {
+    private static BufferedImage draw(int frame, FontStack fonts) {
         BufferedImage image = new BufferedImage(WIDTH, HEIGHT, BufferedImage.TYPE_INT_RGB);
         Graphics2D pen = image.createGraphics();
         pen.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
@@ -48,12 +47,12 @@ final class FerryBanner {
         double t = frame / (double) (FRAMES - 1);
         pen.setColor(new Color(0xF0C46A));
         pen.fill(new Ellipse2D.Double(536, 28, 60, 60));
-        text(pen, font.deriveFont(34f), "Last ferry at six", 32, 58, INK);
+        text(pen, fonts, 34, "Last ferry at six", 32, 58, INK);
         for (int i = 0; i < TIMES.length; i++) {
             boolean shown = frame >= 3 + 3 * i;
             boolean last = i == TIMES.length - 1;
             if (shown) {
-                text(pen, font.deriveFont(27f), TIMES[i], 34 + 96 * i, 104, last ? RED : DEEP);
+                text(pen, fonts, 27, TIMES[i], 34 + 96 * i, 104, last ? RED : DEEP);
             }
         }
         waves(pen, SEA, 186, t, 1);
@@ -107,10 +106,9 @@ final class FerryBanner {
     }
 
     /** Filled outlines, not drawn text: the same pixels whatever fonts and hinting a machine has. */
-    private static void text(Graphics2D pen, Font font, String words, double x, double baseline, Color color) {
-        FontRenderContext plain = new FontRenderContext(null, true, true);
-        Shape outline = font.createGlyphVector(plain, words).getOutline();
+    private static void text(
+            Graphics2D pen, FontStack fonts, int size, String words, double x, double baseline, Color color) {
         pen.setColor(color);
-        pen.fill(AffineTransform.getTranslateInstance(x, baseline).createTransformedShape(outline));
+        pen.fill(new TextBlock(words, fonts, size, TextBlock.Align.LEFT, Double.MAX_VALUE).outlineOn(x, baseline));
     }
 }

@@ -1,5 +1,6 @@
 package dobbin.edit;
 
+import dobbin.lettering.OwnTypeface;
 import dobbin.lettering.TextBlock.Align;
 import dobbin.lettering.Typeface;
 import dobbin.raster.Size;
@@ -140,7 +141,8 @@ final class AnyEdit {
     }
 
     static Card card(Random random) {
-        return new Card("1e2a3" + random.nextInt(10), "Low tide", Typeface.HAND, 40, "ffffff", Align.CENTER);
+        return new Card(
+                "1e2a3" + random.nextInt(10), "Low tide", Typeface.HAND, OwnTypeface.NONE, 40, "ffffff", Align.CENTER);
     }
 
     static List<Integer> someOf(Reel reel, Random random) {

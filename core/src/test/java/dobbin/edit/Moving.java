@@ -50,8 +50,7 @@ final class Moving {
     }
 
     static Words words(String text) {
-        return new Words(
-                text, Typeface.PLAIN, Typeface.Weight.BOLD, 30, "1e2a32", Align.CENTER, 0, "ffffff", List.of());
+        return Words.of(text, Typeface.PLAIN, Typeface.Weight.BOLD, 30, "1e2a32", Align.CENTER);
     }
 
     /** Frames 1 to {@code frames}, and a badge (id {@code frames + 1}) with its pose on frame 1. */

@@ -343,8 +343,9 @@ class PosesTest {
 
     @Test
     void wordsNeedLettersTheTypefaceHas() {
-        assertThatThrownBy(() -> Moving.words("Ferry ☃")).hasMessageContaining("“☃”");
-        assertThatThrownBy(() -> Moving.words(" ")).hasMessageContaining("1 to 500 characters");
+        assertThatThrownBy(() -> Moving.words("Ferry \uE000"))
+                .hasMessageContaining("no typeface here has a letter for");
+        assertThatThrownBy(() -> Moving.words(" ")).hasMessageContaining("at least one letter");
     }
 
     @Test

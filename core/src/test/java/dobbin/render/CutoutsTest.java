@@ -16,6 +16,7 @@ import dobbin.edit.Scope;
 import dobbin.edit.SetBackdrop;
 import dobbin.edit.SetBorder;
 import dobbin.edit.SetPoses;
+import dobbin.lettering.OwnTypeface;
 import dobbin.lettering.TextBlock.Align;
 import dobbin.lettering.Typeface;
 import dobbin.raster.Blend;
@@ -197,8 +198,7 @@ class CutoutsTest {
 
     @Test
     void lettersComeAsFarAsTheyAreShownInColorsThatWalk() {
-        Words words =
-                new Words("II", Typeface.TYPED, Typeface.Weight.BOLD, 30, "b23e28", Align.LEFT, 0, "ffffff", List.of());
+        Words words = Words.of("II", Typeface.TYPED, Typeface.Weight.BOLD, 30, "b23e28", Align.LEFT);
         Reel reel = with(words, Pose.at(30, 20).withShown(0.5));
         Raster drawn = drawn(reel);
         assertThat(red(drawn, 0, 30)).isGreaterThan(40);
@@ -282,7 +282,17 @@ class CutoutsTest {
     @Test
     void anOutlineGoesAroundTheLetters() {
         Words words = new Words(
-                "I", Typeface.PLAIN, Typeface.Weight.BOLD, 30, "b23e28", Align.CENTER, 3, "2f6b3a", List.of());
+                "I",
+                Typeface.PLAIN,
+                OwnTypeface.NONE,
+                Typeface.Weight.BOLD,
+                30,
+                "b23e28",
+                Align.CENTER,
+                3,
+                "2f6b3a",
+                0,
+                List.of());
         Raster drawn = drawn(with(words, Pose.at(30, 20)));
         assertThat(count(drawn, RED)).isGreaterThan(30);
         assertThat(count(drawn, GREEN)).isGreaterThan(count(drawn, RED) / 2);

@@ -2,6 +2,7 @@ package dobbin.render;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dobbin.lettering.OwnTypeface;
 import dobbin.lettering.TextBlock.Align;
 import dobbin.lettering.Typeface;
 import dobbin.raster.Raster;
@@ -116,7 +117,7 @@ class RendererTest {
     }
 
     private static Card card(String text, Align align) {
-        return new Card("ffffff", text, Typeface.PLAIN, 14, "000000", align);
+        return new Card("ffffff", text, Typeface.PLAIN, OwnTypeface.NONE, 14, "000000", align);
     }
 
     private static int inked(Raster raster, int from, int to) {

@@ -213,7 +213,7 @@ class ReelsTest {
     void whatIsNotInTheReelYetIsDrawnOnTheCanvasItMightHave() throws Exception {
         JsonNode reel = server.reelOf(NIGHT);
         String card = """
-                {"kind":"card","background":"9cc3e0","text":"","typeface":"BOOK","size":8,"color":"101830","align":"LEFT"}""";
+                {"kind":"card","background":"9cc3e0","text":"","typeface":"BOOK","own":{"file":"","name":""},"size":8,"color":"101830","align":"LEFT"}""";
         Answer drawn = server.post(
                 path(reel) + "/drawings?width=20",
                 "{\"content\":" + card + ",\"canvas\":{\"width\":40,\"height\":60}}");
@@ -247,7 +247,7 @@ class ReelsTest {
         JsonNode reel = server.reelOf(NIGHT);
         JsonNode carded = server.edit(reel, """
                 {"type":"addCard","after":1,"delayMillis":1500,"card":{"kind":"card","background":"9cc3e0",
-                 "text":"Low tide","typeface":"PLAIN","size":8,"color":"101830","align":"CENTER"}}""").json();
+                 "text":"Low tide","typeface":"PLAIN","own":{"file":"","name":""},"size":8,"color":"101830","align":"CENTER"}}""").json();
         assertThat(carded.at("/frames/1/name").asString()).isEqualTo("Low tide");
         assertThat(carded.at("/frames/1/content/kind").asString()).isEqualTo("card");
         Answer picture = server.get(
@@ -277,7 +277,7 @@ class ReelsTest {
                 "{'type':'setPlays','times':1,'more':true} | 400 | more cannot be read",
                 "{'type' | 400 | edit is not well-formed JSON",
                 "{'type':'addStills','after':0,'stills':[{'picture':'zz','name':'a','size':{'width':1,'height':1},'delayMillis':0,'plays':-1}],'gathering':''} | 422 | picture must be 64 hexadecimal digits",
-                "{'type':'addCard','after':0,'delayMillis':90,'card':{'kind':'card','background':'red','text':'','typeface':'PLAIN','size':9,'color':'000000','align':'LEFT'}} | 422 | background must be six hexadecimal digits",
+                "{'type':'addCard','after':0,'delayMillis':90,'card':{'kind':'card','background':'red','text':'','typeface':'PLAIN','own':{'file':'','name':''},'size':9,'color':'000000','align':'LEFT'}} | 422 | background must be six hexadecimal digits",
                 "{'type':'setFit','frames':[1],'fit':{'way':'FILL','focusX':2,'focusY':0,'background':''}} | 422 | focusX must be from 0 to 1"
             })
     void badEditsAreRefusedByFieldAndChangeNothing(String edit, int status, String reason) {

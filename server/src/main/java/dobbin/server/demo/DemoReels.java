@@ -3,6 +3,7 @@ package dobbin.server.demo;
 import dobbin.edit.AddStills;
 import dobbin.edit.Edit;
 import dobbin.edit.NewStill;
+import dobbin.reel.Reel;
 import dobbin.server.Settings;
 import dobbin.server.pictures.PictureLibrary;
 import dobbin.server.reels.OpenReel;
@@ -62,7 +63,7 @@ class DemoReels implements ApplicationRunner {
                 stills.add(new NewStill(still.picture(), file.name(), still.size(), delay, still.plays()));
             }
         }
-        OpenReel reel = edited(reels.create(folder.reel()), new AddStills(stills, 0));
+        OpenReel reel = edited(reels.create(Reel.empty(folder.reel())), new AddStills(stills, 0));
         for (Edit edit : folder.edits()) {
             reel = edited(reel, edit);
         }

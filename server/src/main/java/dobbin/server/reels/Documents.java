@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import dobbin.edit.Edit;
 import dobbin.reel.Reel;
 import java.util.Optional;
+import org.springframework.context.annotation.DependsOn;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
@@ -12,10 +13,11 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * Reels and edits as they are stored: {@code {"format": 5, "reel": {...}}} in JSON. What an earlier version stored is
- * brought up to the form of today as it is read, and never rewritten.
+ * Reels and edits as they are stored: {@code {"format": 6, "reel": {...}}} in JSON. What an earlier version stored is
+ * brought up to the form of today as it is read, and never rewritten. Words name typeface files, which are known before.
  */
 @Component
+@DependsOn("typefaces")
 class Documents {
     /** A reel that is worked on is asked for many times between two changes. */
     private static final int REMEMBERED = 16;

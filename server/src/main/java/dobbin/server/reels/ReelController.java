@@ -1,8 +1,14 @@
 package dobbin.server.reels;
 
+import dobbin.edit.AddCard;
 import dobbin.edit.Edit;
+import dobbin.edit.SetCanvas;
+import dobbin.reel.Card;
 import dobbin.reel.Ranges;
+import dobbin.reel.Reel;
 import dobbin.server.Settings;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
@@ -30,7 +36,25 @@ class ReelController {
         this.settings = settings;
     }
 
+    /** A reel that is begun with stills, which settle its canvas. */
     record NewReel(String name) {}
+
+    /**
+     * A reel that is begun from nothing, with one empty frame.
+     *
+     * @param width of the canvas in pixels
+     */
+    record EmptyReel(
+            String name,
+            @Min(1) @Max(Ranges.MAX_SIDE) int width,
+            @Min(1) @Max(Ranges.MAX_SIDE) int height) {
+        private static final int LONG_ENOUGH_TO_SEE = 100;
+
+        Reel reel() {
+            Reel sized = new SetCanvas(width, height).applyTo(Reel.empty(name));
+            return new AddCard(Card.blank(""), LONG_ENOUGH_TO_SEE, 0).applyTo(sized);
+        }
+    }
 
     /** @param base the revision the edit was made on */
     record EditRequest(int base, Edit edit) {}
@@ -72,7 +96,13 @@ class ReelController {
     @PostMapping("/api/reels")
     @ResponseStatus(HttpStatus.CREATED)
     ReelView create(@RequestBody NewReel wanted) {
-        return ReelView.of(reels.create(wanted.name()));
+        return ReelView.of(reels.create(Reel.empty(wanted.name())));
+    }
+
+    @PostMapping("/api/reels/empty")
+    @ResponseStatus(HttpStatus.CREATED)
+    ReelView createEmpty(@RequestBody EmptyReel wanted) {
+        return ReelView.of(reels.create(wanted.reel()));
     }
 
     @GetMapping("/api/reels/{id}")

@@ -69,9 +69,8 @@ public class Reels {
     /** Told after a reel has changed, or has stayed as it is though it was about to change. */
     public record Changed(OpenReel reel) {}
 
-    public OpenReel create(String name) {
+    public OpenReel create(Reel reel) {
         String id = UUID.randomUUID().toString();
-        Reel reel = Reel.empty(name);
         transaction.executeWithoutResult(status -> store.insert(id, documents.write(reel), cards.write(Seen.of(reel))));
         data.force();
         return open(id);

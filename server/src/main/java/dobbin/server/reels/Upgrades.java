@@ -1,6 +1,7 @@
 package dobbin.server.reels;
 
 import dobbin.dither.Dithering;
+import dobbin.lettering.OwnTypeface;
 import dobbin.raster.Size;
 import dobbin.reel.Border;
 import dobbin.reel.Cycle;
@@ -26,10 +27,11 @@ import tools.jackson.databind.node.ObjectNode;
  *   <li>finer settings of the delivery
  *   <li>a format number; cut-outs that are away from any frames, pictures of cycles kept by frames, a delivered width
  *       that follows the canvas
+ *   <li>typeface files of one's own, words that are broken into lines
  * </ol>
  */
 final class Upgrades {
-    static final int CURRENT = 5;
+    static final int CURRENT = 6;
 
     private final JsonMapper json;
 
@@ -56,6 +58,9 @@ final class Upgrades {
         }
         if (format < 5) {
             toFifth(reel);
+        }
+        if (format < 6) {
+            toSixth(reel);
         }
         return reel;
     }
@@ -111,6 +116,31 @@ final class Upgrades {
         List<Integer> frames = new ArrayList<>();
         reel.withArray("frames").forEach(frame -> frames.add(frame.get("id").asInt()));
         reel.withArray("cutouts").forEach(cutout -> toFifth((ObjectNode) cutout, frames));
+    }
+
+    private void toSixth(ObjectNode reel) {
+        reel.withArray("frames").forEach(frame -> letteringToSixth((ObjectNode) frame.get("content")));
+        reel.withArray("cutouts").forEach(cutout -> letteringToSixth((ObjectNode) cutout.get("art")));
+    }
+
+    /** @param content of a frame, or art of a cut-out */
+    private void letteringToSixth(ObjectNode content) {
+        switch (content.get("kind").asString()) {
+            case "card" -> content.set("own", json.valueToTree(OwnTypeface.NONE));
+            case "words" -> {
+                content.set("own", json.valueToTree(OwnTypeface.NONE));
+                content.put("widest", 0);
+            }
+            case "crossFade" -> {
+                letteringToSixth((ObjectNode) content.get("from"));
+                letteringToSixth((ObjectNode) content.get("to"));
+            }
+            case "group" ->
+                content.withArray("members").forEach(member -> letteringToSixth((ObjectNode) member.get("art")));
+            default -> {
+                // Stills, cycles and shapes have no letters.
+            }
+        }
     }
 
     /** A cut-out was there from one frame to another, and pictures went by the places of frames. */

@@ -53,7 +53,13 @@ class DocumentsTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"1, Last ferry at six", "2, Last ferry at six", "3, The evening crossing", "4, The evening crossing"})
+    @CsvSource({
+        "1, Last ferry at six",
+        "2, Last ferry at six",
+        "3, The evening crossing",
+        "4, The evening crossing",
+        "5, The evening crossing"
+    })
     void everyFormThatWasEverStoredIsOpenedAndDelivered(int format, String name) throws Exception {
         Reel reel = documents().read(stored(format));
         assertThat(reel.name()).isEqualTo(name);

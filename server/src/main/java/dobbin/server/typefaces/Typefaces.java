@@ -1,0 +1,51 @@
+package dobbin.server.typefaces;
+
+import dobbin.lettering.OwnTypeface;
+import dobbin.lettering.UnusableTypeface;
+import dobbin.reel.ContentName;
+import dobbin.server.data.DataStore;
+import java.util.List;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+
+/** The typeface files that were brought. Whoever reads documents needs this first: words name these files. */
+@Component
+public class Typefaces {
+    private static final Logger LOG = LoggerFactory.getLogger(Typefaces.class);
+    private static final String SELECT_IDS = "SELECT id FROM typeface";
+    private static final String SELECT = "SELECT bytes FROM typeface WHERE id = :id";
+    private static final String MERGE = "MERGE INTO typeface (id, bytes) VALUES (:id, :bytes)";
+
+    private final JdbcClient jdbc;
+    private final DataStore data;
+
+    Typefaces(JdbcClient jdbc, DataStore data) {
+        this.jdbc = jdbc;
+        this.data = data;
+        jdbc.sql(SELECT_IDS).query(String.class).list().forEach(this::know);
+    }
+
+    /** Keeps a file. @throws UnusableTypeface if it cannot be used */
+    OwnTypeface keep(byte[] file) throws UnusableTypeface {
+        String id = ContentName.of(file);
+        OwnTypeface typeface = OwnTypeface.of(file, id);
+        data.needRoom(file.length);
+        jdbc.sql(MERGE).param("id", id).param("bytes", file).update();
+        data.force();
+        return typeface;
+    }
+
+    private void know(String id) {
+        List<byte[]> files =
+                jdbc.sql(SELECT).param("id", id).query(byte[].class).list();
+        for (byte[] file : files) {
+            try {
+                OwnTypeface.of(file, id);
+            } catch (UnusableTypeface e) {
+                LOG.warn("The typeface file {} {}", id, e.getMessage());
+            }
+        }
+    }
+}

@@ -1,0 +1,52 @@
+import { useElementSize } from '@vueuse/core'
+import { computed, onScopeDispose, ref, watch } from 'vue'
+import type { ComputedRef, Ref } from 'vue'
+import { sentenceFor } from '@/api/problem'
+
+export interface Message {
+  text: string
+  kind: 'said' | 'problem'
+  /** One thing to do about it. */
+  action?: { label: string; run: () => void }
+}
+
+/** What the application last said to the person, at the foot of the page. */
+export const message = ref<Message | null>(null)
+
+export function say(text: string, action?: Message['action']): void {
+  message.value = { text, kind: 'said', action }
+}
+
+/** Shows why something failed; for every promise nobody else waits for. */
+export function sayProblem(failure: unknown): void {
+  message.value = { text: sentenceFor(failure), kind: 'problem' }
+}
+
+/** How high the bars are that lie at the foot of the page, in CSS pixels: a message stands above them. */
+export const barsBelow = ref(0)
+
+/** Keeps messages above a bar at the foot of the page, while the component lives. */
+export function useBarBelow(bar: Ref<HTMLElement | null>): void {
+  const { height } = useElementSize(bar, undefined, { box: 'border-box' })
+  watch(height, (now) => (barsBelow.value = now))
+  onScopeDispose(() => (barsBelow.value = 0))
+}
+
+/** How many dialogs are open, which say problems themselves. */
+const ownPlaces = ref(0)
+
+/** The message, where the foot of the page is the place for it. */
+export const atFoot = computed(() => (message.value?.kind === 'problem' && ownPlaces.value > 0 ? null : message.value))
+
+/** @return the problem to be said in a dialog while it is shown, or empty */
+export function useOwnPlace(shown: Ref<boolean>): ComputedRef<string> {
+  watch(shown, (now, before) => {
+    ownPlaces.value += Number(now) - Number(before ?? false)
+    // What was said before is not about it.
+    if (message.value?.kind === 'problem') {
+      message.value = null
+    }
+  }, { immediate: true })
+  onScopeDispose(() => (ownPlaces.value -= Number(shown.value)))
+  return computed(() => (shown.value && message.value?.kind === 'problem' ? message.value.text : ''))
+}

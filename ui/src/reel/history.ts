@@ -1,0 +1,4 @@
+import { ref } from 'vue'
+
+/** Whether the list of all that was done to the reel is open. */
+export const historyShown = ref(false)
