@@ -7,5 +7,5 @@ export default defineConfig({
   plugins: [vue(), vuetify({ autoImport: true })],
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
   build: { chunkSizeWarningLimit: 900 },
-  server: { proxy: { '/api': 'http://127.0.0.1:8090' } },
+  server: { proxy: { '/api': 'http://127.0.0.1:9410' } },
 })

@@ -20,6 +20,8 @@ export class Arriving {
   private readonly gathering = crypto.randomUUID()
   private readonly came = new Map<number, NewStill[]>()
   private next = 0
+  /** How many of the files, in their order, are in the reel. */
+  private kept = 0
   private added: number[] = []
   private turn: Promise<void> = Promise.resolve()
   private timer: number | undefined
@@ -67,6 +69,22 @@ export class Arriving {
     return this.added.length
   }
 
+  /** @return the files of which nothing is in the reel */
+  missing(): Gatherable[] {
+    return this.files.slice(this.kept)
+  }
+
+  /** @return where what is missing would go */
+  onward(): Into {
+    return this.reel === null ? this.into : { reel: this.reel, after: this.last }
+  }
+
+  /** @return which frames were added, by their places from 0, as the reel was last told */
+  places(): number[] {
+    const ids = this.told ? idsOf(this.told) : []
+    return this.added.map((id) => ids.indexOf(id)).filter((place) => place >= 0)
+  }
+
   private flush(): void {
     window.clearTimeout(this.timer)
     this.timer = undefined
@@ -76,7 +94,8 @@ export class Arriving {
       this.came.delete(this.next++)
     }
     if (stills.length > 0) {
-      this.turn = this.turn.then(() => this.add(stills))
+      const upTo = this.next
+      this.turn = this.turn.then(() => this.add(stills)).then(() => void (this.kept = upTo))
       // Whoever waits for all hears of a failure; until then it is nobody's.
       this.turn.catch(() => undefined)
     }

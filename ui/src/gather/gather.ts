@@ -3,7 +3,7 @@ import { answer, api } from '@/api/client'
 import type { FileView, LimitsView, NewStill } from '@/api/types'
 import { Problem, sentenceFor } from '@/api/problem'
 import { message, say, sayProblem } from '@/ground/messages'
-import { framesText } from '@/parts/format'
+import { listText, placesText } from '@/parts/format'
 import { useReel } from '@/reel/store'
 import { Arriving } from './arriving'
 import type { Into } from './arriving'
@@ -41,13 +41,23 @@ export function dismiss(): void {
 export function gatherInto(files: Gatherable[], into: Into): Promise<void> {
   return inTurn(files, async (worth) => {
     const arriving = new Arriving(worth, into)
-    const failed = await readAll(await arriving.inOrder(), (index, stills) => arriving.took(index, stills))
-    const added = await arriving.all()
-    if (failed.length > 0 && arriving.reel !== null) {
-      const next = { reel: arriving.reel, after: arriving.last }
-      gathering.again = () => void gatherInto(failed, next)
+    try {
+      const failed = await readAll(await arriving.inOrder(), (index, stills) => arriving.took(index, stills))
+      await arriving.all()
+      if (failed.length > 0) {
+        gathering.again = () => void gatherInto(failed, arriving.onward())
+      }
+    } catch (failure) {
+      if (!(failure instanceof Problem) || failure.kind !== 'unreachable') {
+        throw failure
+      }
+      const missing = arriving.missing()
+      const names = listText(missing.map(({ file }) => `“${file.name}”`))
+      gathering.problems.push(`The server does not answer. ${missing.length === 1 ? 'This file is' : 'These files are'} not in the reel: ${names}.`)
+      gathering.again = () => void gatherInto(missing, arriving.onward())
     }
-    return added === 0 ? 'Nothing was added.' : `${framesText(added)} added.`
+    const places = arriving.places()
+    return places.length === 0 ? 'Nothing was added.' : `Added: ${placesText(places)}.`
   })
 }
 

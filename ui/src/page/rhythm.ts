@@ -17,17 +17,20 @@ export function seamWords(rhythm: RhythmView | null, looking: boolean, problem: 
   }
   const times = rhythm ? rhythm.seamRatio.toFixed(rhythm.seamRatio < 10 ? 1 : 0) : ''
   const detail = `${times} × usual`
+  const step = 'The step from the last frame back to the first is'
   switch (rhythm?.seam) {
     case 'SMOOTH':
-      return { word: 'smooth seam', detail, tone: 'calm', explained: 'From the last frame to the first is no larger a step than usual.' }
+      return { word: 'even seam', detail, tone: 'calm', explained: `${step} as large as the usual step of this loop, or smaller.` }
     case 'VISIBLE':
-      return { word: 'visible seam', detail, tone: 'alert', explained: `From the last frame to the first is ${times} times the usual step: it shows.` }
+      return { word: 'larger seam', detail, tone: 'alert', explained: `${step} ${times} times as large as the usual step of this loop.` }
     case 'JUMP':
-      return { word: 'jump', detail, tone: 'alert', explained: `From the last frame to the first is ${times} times the usual step: the loop cuts.` }
+      return { word: 'jump', detail, tone: 'alert', explained: `${step} ${times} times as large as the usual step of this loop: it cuts.` }
+    case 'CUTS':
+      return { word: 'cuts', detail: 'every step', tone: 'plain', explained: 'Every step of this loop is a cut from one picture to another, and so is the seam.' }
     case 'REPEATS':
       return { word: 'repeats', detail: 'last = first', tone: 'alert', explained: 'The last frame repeats the first: the loop stops for a beat.' }
     default:
-      return { word: '–', detail: 'seam', tone: 'plain', explained: 'The step from the last frame back to the first; there is none yet.' }
+      return { word: '–', detail: 'no seam', tone: 'plain', explained: 'A seam is the step from the last frame back to the first. It is told from three frames on.' }
   }
 }
 

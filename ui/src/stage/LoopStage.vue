@@ -7,7 +7,7 @@ import { useReel } from '@/reel/store'
 import type { Look } from './look'
 
 /** The frame at the playhead, drawn as large as it is looked at. Small pictures show until the large ones are there. */
-const props = defineProps<{ look: Look }>()
+const props = defineProps<{ look: Look; hard?: boolean }>()
 const emit = defineEmits<{ sharp: [look: string] }>()
 
 const SMALL = 240
@@ -77,7 +77,7 @@ watchPostEffect(() => {
   <div ref="stage" class="stage" :class="{ checker: look.ground === '' }"
     :style="look.ground === '' ? {} : { background: look.ground === 'paper' ? 'var(--paper)' : `#${look.ground}` }">
     <canvas ref="surface" :width="width" :height="height" role="img"
-      :class="{ hard: look.zoom !== 'fit' && look.zoom > 1 || wantedWidth < 160 }"
+      :class="{ hard: hard || look.zoom !== 'fit' && look.zoom > 1 || wantedWidth < 160 }"
       :style="{ width: `${seen.width}px`, height: `${seen.height}px` }"
       :aria-label="store.frames.length ? `Frame ${playhead.index + 1} of ${store.frames.length}` : 'No frames'" />
   </div>

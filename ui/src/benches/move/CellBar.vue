@@ -23,7 +23,7 @@ const chosenOf = computed(() => [...new Set(cells.cells.map(({ cutout }) => cuto
 
 /** Whether all chosen cells are empty. */
 const allAway = computed(() =>
-  cells.cells.every(({ cutout, frame }) => moving.cutouts.find((each) => each.id === cutout)?.away.includes(frame)),
+  cells.cells.length > 0 && cells.cells.every(({ cutout, frame }) => moving.cutouts.find((each) => each.id === cutout)?.away.includes(frame)),
 )
 /** The cycle the chosen cells are of, if it is one whose pictures frames keep. */
 const cycle = computed(() => {
@@ -47,14 +47,14 @@ function glide(): void {
 <template>
   <div v-if="moving.cutouts.length > 0" class="bar" role="toolbar" aria-label="Chosen cells">
     <span class="words quiet">{{ words }}</span>
-    <v-btn size="small" :disabled="cells.cells.length === cells.keyed.length" title="Set poses where they are anyhow (Enter)"
+    <v-btn size="small" :disabled="cells.cells.length === cells.keyed.length" title="Set a pose where it is now, so that it stays there when other poses change (Enter)"
       @click="cells.setPoses">Set a pose</v-btn>
-    <v-btn size="small" :disabled="first === last || cells.cells.length < 2" title="One even glide from the first to the last"
-      @click="glide">Glide evenly</v-btn>
-    <v-btn size="small" :disabled="cells.keyed.length < 3" title="Even distances between the poses" @click="cells.spread">Spread</v-btn>
+    <v-btn size="small" :disabled="first === last || cells.cells.length < 2" title="One linear glide from the first chosen cell to the last; the poses between go"
+      @click="glide">Glide</v-btn>
+    <v-btn size="small" :disabled="cells.keyed.length < 3" title="Put the poses at equal distances in time" @click="cells.spread">Space evenly</v-btn>
     <v-btn size="small" :disabled="cells.cells.length === 0"
-      :title="allAway ? 'Let it be there on these frames' : 'Let it be away from these frames; its poses stay'" @click="show">{{
-        allAway ? 'Show' : 'Take off' }}</v-btn>
+      :title="allAway ? 'Show it on these frames' : 'Hide it on these frames; its poses stay'" @click="show">{{
+        allAway ? 'Show' : 'Hide' }}</v-btn>
     <drop-menu v-if="cycle && cells.cells.length > 0">
       <template #activator="{ props: activator }">
         <v-btn v-bind="activator" size="small" title="Which picture of its cycle it shows here">Picture</v-btn>

@@ -30,6 +30,7 @@ import CellBar from './CellBar.vue'
 import CutoutDialog from './CutoutDialog.vue'
 import { useCutoutActions } from './cutoutActions'
 import ExposureSheet from './ExposureSheet.vue'
+import HideDialog from './HideDialog.vue'
 import MotionDialog from './MotionDialog.vue'
 import MoveStage from './MoveStage.vue'
 import { useMoving } from './moving'
@@ -106,10 +107,8 @@ const alignments = computed<Action[][]>(() => [
 ])
 
 function onStage(tool: 'box' | 'path' | 'pivot'): void {
-  if (stage.value) {
-    playhead.playing = false
-    stage.value.tool = tool
-  }
+  playhead.playing = false
+  stage.value?.arm(tool)
 }
 
 function drawPath(range: typeof pathRange): void {
@@ -225,6 +224,7 @@ function changeArt(id: number): void {
     <motion-dialog @path="drawPath" />
     <surroundings-dialog />
     <cutout-dialog />
+    <hide-dialog />
   </div>
 </template>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { useElementSize, useEventListener } from '@vueuse/core'
+import { mdiMagnifyMinusOutline, mdiMagnifyPlusOutline } from '@mdi/js'
+import { useEventListener } from '@vueuse/core'
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { frameNowUrl } from '@/api/urls'
 import { useKeys } from '@/ground/keys'
@@ -9,16 +10,25 @@ import { useReel } from '@/reel/store'
 import LiveCutout from './LiveCutout.vue'
 import { useMoving } from './moving'
 import type { Posed } from './moving'
-import { cornersOf, inBox } from './poses'
+import { boxAround, cornersOf, inBox } from './poses'
 import type { Box, Point } from './poses'
+import { useStageCross } from './stageCross'
 import { useStageDrag } from './stageDrag'
+import type { Tool } from './stageDrag'
+import { useStageView } from './stageView'
 
 /** The frame at the playhead as the server draws it; over it the box, the handles and the tracks of what is chosen. */
 const WIDEST = 1600
 const PRESS_MILLIS = 120
+/** From so many pixels of the screen to one of the canvas, single pixels are seen. */
+const HARD_FROM = 3
 const KNOB = 26
 const HANDLE = 5
-const HINTS = { path: 'Draw the path to follow', box: 'Draw a box to cut out', pivot: 'Press where it should turn about' }
+const HINTS = {
+  path: 'Draw the path to follow, or set its points with arrow keys and Enter; Enter again ends it',
+  box: 'Draw a box to cut out, or set two corners with arrow keys and Enter',
+  pivot: 'Press where it should turn about, or go there with arrow keys and press Enter',
+}
 
 const emit = defineEmits<{ path: [points: Point[]]; box: [box: Box]; words: [id: number] }>()
 const store = useReel()
@@ -26,17 +36,32 @@ const playhead = usePlayhead()
 const moving = useMoving()
 const room = ref<HTMLElement | null>(null)
 const surface = ref<HTMLElement | null>(null)
-const { width: roomWidth, height: roomHeight } = useElementSize(room)
 
 const canvas = computed(() => store.reel?.canvas ?? { width: 3, height: 2 })
-const scale = computed(() =>
-  Math.max(0.01, Math.min(roomWidth.value / canvas.value.width, roomHeight.value / canvas.value.height)),
-)
-const size = computed(() => ({
-  width: `${canvas.value.width * scale.value}px`,
-  height: `${canvas.value.height * scale.value}px`,
+const view = useStageView(room, canvas)
+const { scale } = view
+const placed = computed(() => ({
+  width: `${view.size.value.width}px`,
+  height: `${view.size.value.height}px`,
 }))
+const around = computed(() => ({ padding: `${view.margin.value.y}px ${view.margin.value.x}px` }))
 const drag = useStageDrag(surface, scale, { path: (points) => emit('path', points), box: (box) => emit('box', box) })
+const keyboard = useStageCross(drag.tool, canvas, () => moving.single?.pose ?? { x: canvas.value.width / 2, y: canvas.value.height / 2 }, {
+  path: drag.pathOf,
+  box: drag.boxOf,
+  pivot: (at) => moving.single && drag.pivotAt(at, moving.single),
+})
+/** Cut-outs that are not chosen and reach off the canvas, so that they can be found there. */
+const beyond = computed(() =>
+  moving.all.filter((each) => {
+    if (moving.chosen.has(each.cutout.id) || each.cutout.hidden || !each.stop.there) {
+      return false
+    }
+    const box = boxAround(cornersOf(each.cutout, each.track, each.pose))
+    return box.left < 0 || box.top < 0 || box.right > canvas.value.width || box.bottom > canvas.value.height
+  }),
+)
+const readout = computed(() => `${Math.round(scale.value * devicePixelRatio * 100)} %`)
 
 /** What is dragged is lifted off the picture, with all that lies above it. */
 const lifted = computed(() => {
@@ -112,6 +137,10 @@ function hit(at: Point): Posed | null {
 }
 
 function onDown(event: PointerEvent): void {
+  surface.value?.focus({ preventScroll: true })
+  if (event.button === 1) {
+    view.pan(event)
+  }
   if (event.button !== 0) {
     return
   }
@@ -184,8 +213,14 @@ function onKey(event: KeyboardEvent): void {
         Backspace: moving.remove,
         Escape: drag.tool.value === 'pose' ? moving.none : undefined,
       }
-  const walk: Record<string, () => void> = { PageUp: () => playhead.step(-1), PageDown: () => playhead.step(1) }
-  const run = walk[event.key] ?? (moving.ids.length > 0 ? keys[event.key.length === 1 ? event.key.toLowerCase() : event.key] : undefined)
+  const look: Record<string, () => unknown> = {
+    PageUp: () => playhead.step(-1),
+    PageDown: () => playhead.step(1),
+    '+': view.zoomIn,
+    '-': view.zoomOut,
+    0: view.fit,
+  }
+  const run = keyboard.command(event) ?? (command ? undefined : look[event.key]) ?? (moving.ids.length > 0 ? keys[event.key.length === 1 ? event.key.toLowerCase() : event.key] : undefined)
   if (run) {
     event.preventDefault()
     event.stopPropagation()
@@ -195,19 +230,28 @@ function onKey(event: KeyboardEvent): void {
 
 useKeys(({ key }) => (key === 'Escape' && drag.tool.value !== 'pose' ? drag.giveUp : undefined))
 
-defineExpose({ tool: drag.tool })
+/** The next press is for the tool; by keyboard too. */
+function arm(tool: Exclude<Tool, 'pose'>): void {
+  drag.tool.value = tool
+  surface.value?.focus({ preventScroll: true })
+}
+
+defineExpose({ arm })
 </script>
 
 <template>
-  <div ref="room" class="room">
-    <div ref="surface" class="surface checker" :class="drag.tool.value" :style="size" tabindex="0" role="group"
-      aria-label="Stage. Arrow keys move what is chosen." @pointerdown="onDown" @dblclick="onDouble" @keydown="onKey">
-      <loop-stage :look="{ ground: '', zoom: 'fit' }" class="frame" @sharp="(look) => look === playhead.frame?.drawn && moving.seen()" />
+  <div class="frameof">
+  <div ref="room" class="room" :class="[drag.tool.value, { near: view.zoom.value > 1 }]">
+    <div class="paper" :style="around" @pointerdown="onDown" @dblclick="onDouble">
+    <div ref="surface" class="surface checker" :style="placed" tabindex="0" role="group"
+      aria-label="Stage. Arrow keys move what is chosen." @keydown="onKey">
+      <loop-stage :look="{ ground: '', zoom: 'fit' }" :hard="scale >= HARD_FROM" class="frame" @sharp="(look) => look === playhead.frame?.drawn && moving.seen()" />
       <img v-if="ground" :src="ground" alt="" class="frame" draggable="false" @load="groundThere = true" />
       <div class="live">
         <live-cutout v-for="each in live" :key="each.cutout.id" :posed="each" :scale="scale" />
       </div>
       <svg class="marks" :viewBox="`0 0 ${canvas.width} ${canvas.height}`" aria-hidden="true">
+        <polygon v-for="each in beyond" :key="each.cutout.id" :points="outline(each)" class="box beyond" />
         <template v-for="each in moving.posed" :key="each.cutout.id">
           <g v-if="moving.trackShown && each.cutout.keys.length > 1">
             <circle v-for="dot in dotsOf(each)" :key="dot.row" :cx="dot.x" :cy="dot.y" :data-dot="dot.row"
@@ -234,33 +278,86 @@ defineExpose({ tool: drag.tool })
           :points="drag.path.value.map(({ x, y }) => `${x},${y}`).join(' ')" />
         <rect v-if="drag.box.value" class="cut" :x="drag.box.value.left" :y="drag.box.value.top"
           :width="drag.box.value.right - drag.box.value.left" :height="drag.box.value.bottom - drag.box.value.top" />
+        <polyline v-if="keyboard.points.value.length > 0" class="path"
+          :points="[...keyboard.points.value, keyboard.cross.value!].map(({ x, y }) => `${x},${y}`).join(' ')" />
+        <path v-if="keyboard.cross.value" class="cross"
+          :d="`M${keyboard.cross.value.x - 10 / scale} ${keyboard.cross.value.y}h${20 / scale}M${keyboard.cross.value.x} ${keyboard.cross.value.y - 10 / scale}v${20 / scale}`" />
       </svg>
-      <p v-if="drag.tool.value !== 'pose'" class="hint">{{ HINTS[drag.tool.value] }}. Escape gives up.</p>
     </div>
+    </div>
+  </div>
+  <p v-if="drag.tool.value !== 'pose'" class="hint" role="status">{{ HINTS[drag.tool.value] }}. Escape gives up.
+    <span v-if="keyboard.cross.value" class="unseen">{{ keyboard.cross.value.x }} across, {{ keyboard.cross.value.y }} down</span></p>
+  <div class="zoom" role="group" aria-label="Zoom of the stage">
+    <v-btn :icon="mdiMagnifyMinusOutline" size="x-small" aria-label="Zoom the stage out" title="Zoom out (−)" @click="view.zoomOut" />
+    <button type="button" class="readout" :disabled="view.zoom.value === 1" title="Fit the canvas in (0)"
+      :aria-label="`Zoom ${readout}, fit the canvas in`" @click="view.fit">{{ readout }}</button>
+    <v-btn :icon="mdiMagnifyPlusOutline" size="x-small" aria-label="Zoom the stage in" title="Zoom in (+, Ctrl + wheel)" @click="view.zoomIn" />
+  </div>
   </div>
 </template>
 
 <style scoped>
-.room {
-  display: grid;
-  place-items: center;
+.frameof {
+  position: relative;
   min-width: 0;
   min-height: 0;
+}
+
+.room {
+  position: absolute;
+  inset: 0;
   overflow: hidden;
+  border-radius: var(--round);
+  background: var(--sunk);
+  scrollbar-width: thin;
+}
+
+.room.near {
+  overflow: auto;
+}
+
+.paper {
+  width: max-content;
+}
+
+.room,
+.surface {
+  touch-action: none;
+  user-select: none;
 }
 
 .surface {
   position: relative;
   isolation: isolate;
-  border-radius: 6px;
-  touch-action: none;
-  user-select: none;
 }
 
-.surface.path,
-.surface.pivot,
-.surface.box {
+.room.path,
+.room.pivot,
+.room.box {
   cursor: crosshair;
+}
+
+.zoom {
+  position: absolute;
+  right: 6px;
+  bottom: 6px;
+  display: flex;
+  align-items: center;
+  border-radius: 16px;
+  background: var(--card);
+}
+
+.readout {
+  min-width: 46px;
+  min-height: 24px;
+  font-size: 12px;
+  text-align: center;
+}
+
+.cross {
+  stroke: var(--rein);
+  stroke-width: 2;
 }
 
 .frame,
@@ -295,6 +392,11 @@ defineExpose({ tool: drag.tool })
   stroke: var(--rein);
   stroke-width: 1.5;
   pointer-events: none;
+}
+
+.marks .box.beyond {
+  stroke: var(--ink2);
+  stroke-width: 1;
 }
 
 .marks .box.gone {
@@ -361,15 +463,14 @@ defineExpose({ tool: drag.tool })
 .hint {
   position: absolute;
   bottom: 10px;
-  left: 50%;
+  left: 10px;
+  max-width: calc(100% - 150px);
   margin: 0;
   padding: 4px 12px;
-  transform: translateX(-50%);
   border-radius: 14px;
   background: #1e2a32;
   color: #fffdf9;
   font-size: 13px;
-  white-space: nowrap;
   pointer-events: none;
 }
 </style>

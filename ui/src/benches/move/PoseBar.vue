@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiMagnet, mdiMagnetOn } from '@mdi/js'
+import { mdiGrid, mdiMagnet, mdiMagnetOn } from '@mdi/js'
 import { computed } from 'vue'
 import type { Easing } from '@/api/types'
 import NumberField from '@/parts/NumberField.vue'
@@ -29,14 +29,16 @@ function setLeaves(leaves: Easing): void {
 
 <template>
   <div class="bar">
-    <span class="quiet">A change counts</span>
+    <span class="quiet">changes</span>
     <v-btn-toggle v-model="moving.scope" mandatory density="compact" variant="outlined" divided
-      aria-label="A change counts">
+      aria-label="Where a change counts">
       <v-btn v-for="({ title, means }, value) in SCOPES" :key="value" :value="value" size="small" :title="means">{{ title }}</v-btn>
     </v-btn-toggle>
     <v-btn :icon="moving.snapping ? mdiMagnetOn : mdiMagnet" size="small" :aria-pressed="moving.snapping"
       :aria-label="moving.snapping ? 'Guides snap' : 'Guides do not snap'"
       :title="moving.snapping ? 'Guides snap; Alt lets go' : 'Guides do not snap'" @click="moving.snapping = !moving.snapping" />
+    <v-btn :icon="mdiGrid" size="small" :active="moving.wholePixels" :aria-pressed="moving.wholePixels" aria-label="Whole pixels"
+      :title="moving.wholePixels ? 'Boxes lie on whole pixels' : 'Boxes lie anywhere, between pixels too'" @click="moving.wholePixels = !moving.wholePixels" />
     <span class="pair"><span class="quiet">step</span>
     <number-field :value="moving.step" label="Step of the arrow keys" suffix="px" :min="0.1" :max="100" :decimals="1" class="step"
       @done="(value) => (moving.step = value)" /></span>
@@ -67,10 +69,10 @@ function setLeaves(leaves: Easing): void {
 }
 
 .step {
-  max-width: 92px;
+  max-width: 82px;
 }
 
 .leaves {
-  width: 176px;
+  width: 158px;
 }
 </style>

@@ -49,7 +49,7 @@ const fields = computed<Field[]>(() => {
     ...(kind.value === 'words'
       ? [
           { label: 'Letters', value: pose.shown * 100, ...share, set: (was: Pose, shown: number) => ({ ...was, shown: shown / 100 }) },
-          { label: 'Colors', value: pose.walk, suffix: 'on', ...limits.Pose.walk, step: 1, set: (was: Pose, walk: number) => ({ ...was, walk }) },
+          { label: 'Colors', value: pose.walk, suffix: 'letters', ...limits.Pose.walk, step: 1, set: (was: Pose, walk: number) => ({ ...was, walk }) },
         ]
       : []),
   ]
@@ -61,12 +61,19 @@ function sized(was: Pose, percent: number): Pose {
   return { ...was, scaleX, scaleY: was.scaleX === 0 ? scaleX : (was.scaleY * scaleX) / was.scaleX }
 }
 
+const MEANS: Record<string, string> = {
+  px: 'Where its pivot is, in pixels of the canvas',
+  '%': 'Of its own size, or of full strength',
+  '°': 'Clockwise',
+  letters: 'How many letters the colors have moved on',
+}
+
 const shown = (value: number): number => Math.round(value * 100) / 100
 </script>
 
 <template>
   <div class="fields" @focusin="playhead.playing = false">
-    <label v-for="field in fields" :key="field.label" class="field">
+    <label v-for="field in fields" :key="field.label" class="field" :title="MEANS[field.suffix]">
       <span>{{ field.label }}</span>
       <number-field :value="shown(field.value)" :label="field.label" :suffix="field.suffix" :min="field.min" :max="field.max"
         :step="field.step" :decimals="2" @done="(value) => moving.change((was) => field.set(was, value))" />

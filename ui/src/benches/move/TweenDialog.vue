@@ -10,7 +10,7 @@ import { usePlayhead } from '@/reel/playhead'
 import { useReel } from '@/reel/store'
 import { EASINGS } from './words'
 
-/** New frames between the one at the playhead and the next. */
+/** New frames between the one at the playhead and the next; after the last one, on the way back to the first. */
 const store = useReel()
 const playhead = usePlayhead()
 const asking = useAsking()
@@ -22,13 +22,13 @@ const leaves = ref<Easing>('EVEN')
 const crossFade = ref(true)
 
 const number = computed(() => playhead.index + 1)
-const next = computed(() => store.frames[playhead.index + 1])
-const problem = computed(() => (next.value ? '' : 'There is no frame after this one to tween to. Go to an earlier one.'))
+const closes = computed(() => playhead.index === store.frames.length - 1)
+const problem = computed(() => (store.frames.length > 1 ? '' : 'There is no other frame to tween to. Add one first.'))
 const leadsTo = computed(() => {
   const own = playhead.frame?.delayMillis ?? 0
   return shared.value
     ? `The ${delayText(own)} of frame ${number.value} are shared out among ${framesText(count.value + 1)}.`
-    : `${framesText(count.value)} of ${delayText(delayMillis.value)} come between frames ${number.value} and ${number.value + 1}.`
+    : `${framesText(count.value)} of ${delayText(delayMillis.value)} come ${closes.value ? `after frame ${number.value}, on the way back to frame 1` : `between frames ${number.value} and ${number.value + 1}`}.`
 })
 
 function done(): Promise<boolean> {
@@ -45,7 +45,7 @@ function done(): Promise<boolean> {
 </script>
 
 <template>
-  <dialog-card v-model="shown" :title="`Tween from frame ${number}`" verb="Tween" :width="460" :disabled="!next" :done="done">
+  <dialog-card v-model="shown" :title="closes ? `Tween from the last frame to the first` : `Tween from frame ${number}`" verb="Tween" :width="460" :disabled="problem !== ''" :done="done">
     <div class="settings">
       <div class="row">
         <number-field :value="count" label="New frames" labelled v-bind="limits.Tween.count" @done="(value) => (count = value)" />

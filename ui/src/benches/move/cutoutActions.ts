@@ -43,7 +43,13 @@ export function useCutoutActions(addToCycle: () => void, setPivot: () => void) {
       { label: 'More pictures for its cycle…', icon: mdiImageMultipleOutline, enabled: kind.value === 'cycle', run: addToCycle },
       { label: 'Set its pivot…', icon: mdiCrosshairs, enabled: one.value, run: setPivot },
       {
-        label: hidden.value ? 'Show' : 'Hide for now',
+        label: 'Hide on some frames…',
+        icon: mdiEyeOffOutline,
+        enabled: any.value,
+        run: () => asking.open('hide'),
+      },
+      {
+        label: hidden.value ? 'Show everywhere' : 'Hide everywhere for now',
         icon: hidden.value ? mdiEyeOutline : mdiEyeOffOutline,
         enabled: any.value,
         run: () => moving.hide(!hidden.value),

@@ -5,7 +5,7 @@ import type { Alignment, Art, Cutout, Easing, Edit, Motion, Pose, Scope } from '
 import { say } from '@/ground/messages'
 import { usePlayhead } from '@/reel/playhead'
 import { useReel } from '@/reel/store'
-import { tidy } from './poses'
+import { onWholePixels, tidy } from './poses'
 import { unfolded } from './track'
 import type { Stop, Track } from './track'
 
@@ -40,6 +40,8 @@ export const useMoving = defineStore('moving', () => {
   const scope = ref<Scope>('HERE')
   const snapping = useLocalStorage('dobbin.snapping', true)
   const step = useLocalStorage('dobbin.nudge', 1)
+  /** Whether boxes are laid on whole pixels. */
+  const wholePixels = useLocalStorage('dobbin.wholePixels', false)
   const trackShown = useLocalStorage('dobbin.track', true)
 
   const cutouts = computed(() => store.reel?.cutouts ?? [])
@@ -111,15 +113,24 @@ export const useMoving = defineStore('moving', () => {
     return ids.value.length > 0 && (await store.dispatch(edit(ids.value)))
   }
 
+  /** Poses as they may be: on whole pixels, where one wants that. */
+  function laid(poses: ReadonlyMap<number, Pose>): Map<number, Pose> {
+    const lay = (id: number, pose: Pose): Pose => {
+      const of = wholePixels.value ? all.value.find(({ cutout }) => cutout.id === id) : undefined
+      return of ? onWholePixels(of.cutout, of.track, pose) : pose
+    }
+    return new Map([...poses].map(([id, pose]) => [id, lay(id, pose)]))
+  }
+
   /** Shows poses at once; nothing is sent. */
   function draft(poses: Map<number, Pose>): void {
-    under.value = poses.size > 0 ? { frame: frame.value, poses, state: 'held', revision: 0 } : null
+    under.value = poses.size > 0 ? { frame: frame.value, poses: laid(poses), state: 'held', revision: 0 } : null
   }
 
   /** Puts cut-outs where they are to be on this frame, at once here and then in the reel. */
   async function pose(poses: Map<number, Pose>, on = frame.value): Promise<void> {
     playhead.playing = false
-    const tidied = new Map([...poses].map(([id, each]) => [id, tidy(each)]))
+    const tidied = new Map([...laid(poses)].map(([id, each]) => [id, tidy(each)]))
     const mine: Draft = { frame: on, poses: tidied, state: 'sent', revision: 0 }
     under.value = mine
     const placed = [...tidied].map(([cutout, each]) => ({ cutout, pose: each }))
@@ -217,6 +228,7 @@ export const useMoving = defineStore('moving', () => {
     drafts,
     scope,
     snapping,
+    wholePixels,
     step,
     trackShown,
     cutouts,

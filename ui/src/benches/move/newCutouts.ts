@@ -3,6 +3,7 @@ import type { Cycle, NewStill, PictureRef, Size } from '@/api/types'
 import { sayProblem } from '@/ground/messages'
 import { gatherFor } from '@/gather/gather'
 import type { Gatherable } from '@/gather/gatherable'
+import { listText } from '@/parts/format'
 import { usePlayhead } from '@/reel/playhead'
 import { useReel } from '@/reel/store'
 import { useMoving } from './moving'
@@ -32,12 +33,18 @@ export function useNewCutouts() {
   function fromFiles(files: Gatherable[], oneCycle: boolean): void {
     void gatherFor(files, async (stills) => {
       const names = oneCycle ? [stills[0]?.name ?? ''] : [...new Set(stills.map((still) => still.name))]
+      const reduced = new Set<string>()
       for (const name of names) {
         const pictures = stills.filter((still) => oneCycle || still.name === name).map(refOf)
         const size = pictures[0]?.size ?? { width: 1, height: 1 }
-        await moving.add(nameOf(name), cycleOf(pictures), reducing(size))
+        const scale = reducing(size)
+        if (scale.scaleX < 1) {
+          reduced.add(`${Math.round(100 * scale.scaleX)} %`)
+        }
+        await moving.add(nameOf(name), cycleOf(pictures), scale)
       }
-      return names.length === 1 ? 'A cut-out was added.' : `${names.length} cut-outs were added.`
+      const added = names.length === 1 ? 'A cut-out was added' : `${names.length} cut-outs were added`
+      return reduced.size > 0 ? `${added} at ${listText([...reduced])} of the size of its file, so that it fits.` : `${added}.`
     })
   }
 

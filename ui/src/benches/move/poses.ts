@@ -52,6 +52,12 @@ export function boxAround(points: Point[]): Box {
   }
 }
 
+/** @return the pose shifted by less than a pixel, so that the upper left of its box lies between pixels */
+export function onWholePixels(cutout: Cutout, track: Track, pose: Pose): Pose {
+  const { left, top } = boxAround(cornersOf(cutout, track, pose))
+  return { ...pose, x: pose.x + Math.round(left) - left, y: pose.y + Math.round(top) - top }
+}
+
 /** A pose as it is sent: numbers that fell out of a drag are kept to what the server keeps. */
 export function tidy(pose: Pose): Pose {
   const rounded = Object.entries(pose).map(([name, value]) => [name, Math.round(value * 1e4) / 1e4])

@@ -153,16 +153,17 @@ export function useStageDrag(
     begin(
       event,
       (at) => (pivot.value = at),
-      () => {
-        const at = pivot.value as Point
-        giveUp()
-        const inside = inBox(each.cutout, each.track, each.pose, at)
-        const x = inside.x / each.track.width
-        const y = inside.y / each.track.height
-        void store.dispatch({ type: 'setPivot', cutout: each.cutout.id, x, y })
-      },
+      () => pivotAt(pivot.value as Point, each),
       0,
     )
+  }
+
+  function pivotAt(at: Point, each: Posed): void {
+    giveUp()
+    const inside = inBox(each.cutout, each.track, each.pose, at)
+    const x = inside.x / each.track.width
+    const y = inside.y / each.track.height
+    void store.dispatch({ type: 'setPivot', cutout: each.cutout.id, x, y })
   }
 
   function drawPath(event: PointerEvent): void {
@@ -170,11 +171,7 @@ export function useStageDrag(
     begin(
       event,
       (at) => (path.value = [...path.value, at]),
-      () => {
-        const points = path.value
-        giveUp()
-        done.path(points)
-      },
+      () => pathOf(path.value),
     )
   }
 
@@ -183,21 +180,25 @@ export function useStageDrag(
     begin(
       event,
       (at) => (box.value = boxAround([start, at])),
-      () => {
-        const drawn = box.value
-        giveUp()
-        if (drawn) {
-          done.box(drawn)
-        }
-      },
+      () => boxOf(box.value as Box),
     )
+  }
+
+  function pathOf(points: Point[]): void {
+    giveUp()
+    done.path(points)
+  }
+
+  function boxOf(drawn: Box): void {
+    giveUp()
+    done.box(drawn)
   }
 
   function draftOne(each: Posed, pose: Pose): void {
     moving.draft(new Map([[each.cutout.id, pose]]))
   }
 
-  return { tool, guides, path, box, pivot, active, pointOf, giveUp, moveChosen, scaleFrom, turnFrom, setPivot, drawPath, drawBox }
+  return { tool, guides, path, box, pivot, active, pointOf, giveUp, moveChosen, scaleFrom, turnFrom, setPivot, drawPath, drawBox, pivotAt, pathOf, boxOf }
 }
 
 /** So that nothing is divided by nothing, and nothing vanishes under the pointer for good. */

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { mdiGiftOutline } from '@mdi/js'
+import { mdiDownload, mdiGiftOutline } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
 import { limits } from '@/api/limits'
 import type { JobView, ReelView } from '@/api/types'
 import { useReel } from '@/reel/store'
 
 const props = defineProps<{ reel: ReelView; job: JobView | null; busy: boolean }>()
-const emit = defineEmits<{ deliver: [name: string]; stop: [] }>()
+const emit = defineEmits<{ deliver: [name: string, download: boolean]; stop: [] }>()
 
 const name = ref('')
 watch(
@@ -17,6 +17,7 @@ watch(
   { immediate: true },
 )
 const store = useReel()
+const ready = computed(() => props.reel.frames.length > 0 && name.value.trim() !== '')
 const hidden = computed(() => props.reel.cutouts.filter((cutout) => cutout.hidden))
 const names = computed(() => hidden.value.map((cutout) => cutout.name).join(', '))
 
@@ -26,7 +27,7 @@ function show(): void {
 </script>
 
 <template>
-  <form class="deliver" @submit.prevent="emit('deliver', name)">
+  <form class="deliver" @submit.prevent="emit('deliver', name, false)">
     <v-text-field v-model="name" label="File name" suffix=".gif" :maxlength="limits.Rename.name.max" autocomplete="off" />
     <p v-if="hidden.length > 0" class="hidden" role="status">
       {{ names }} {{ hidden.length === 1 ? 'is' : 'are' }} hidden and will not be in the file.
@@ -37,8 +38,12 @@ function show(): void {
         height="8" rounded aria-label="Delivering" />
       <v-btn size="small" variant="outlined" @click="emit('stop')">Stop</v-btn>
     </div>
-    <v-btn v-else type="submit" block variant="flat" color="primary" :prepend-icon="mdiGiftOutline"
-      :disabled="reel.frames.length === 0 || name.trim() === ''">Deliver</v-btn>
+    <div v-else class="ways">
+      <v-btn type="submit" variant="flat" color="primary" :prepend-icon="mdiGiftOutline" :disabled="!ready"
+        title="Make the file and keep it in the list">Deliver</v-btn>
+      <v-btn variant="outlined" :prepend-icon="mdiDownload" :disabled="!ready" title="Make the file, keep it, and save it here"
+        @click="emit('deliver', name, true)">Deliver and download</v-btn>
+    </div>
   </form>
 </template>
 
@@ -55,6 +60,12 @@ function show(): void {
   padding: 10px 12px;
   border-radius: var(--round);
   background: var(--warn-soft);
+}
+
+.ways {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 8px;
 }
 
 .working {

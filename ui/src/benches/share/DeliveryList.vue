@@ -21,9 +21,9 @@ function describe(delivery: DeliveryView): string {
 <template>
   <div class="list">
     <h2>Delivered</h2>
-    <button type="button" class="now" :aria-pressed="chosen === null" @click="chosen = null">As it would be now</button>
+    <button type="button" class="now" :aria-pressed="chosen === null" @click="chosen = null">Only the file as set now</button>
     <p v-if="deliveries.length === 0" class="quiet">
-      Nothing yet. What you deliver is kept here just as it was, also when the reel changes.
+      Nothing yet. Each file that you deliver stays in this list, also when the reel changes.
     </p>
     <ul v-else>
       <li v-for="delivery in deliveries" :key="delivery.id" :class="{ chosen: chosen === delivery.id }">

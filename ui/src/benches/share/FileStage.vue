@@ -1,14 +1,24 @@
 <script setup lang="ts">
-import { mdiReplay } from '@mdi/js'
+import { mdiPause, mdiPlay, mdiReplay } from '@mdi/js'
+import { useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { Size } from '@/api/types'
+import FirstFrame from './FirstFrame.vue'
 
-/** The real file in the real browser, at its real size, on the page colors it may live on. */
+/** A file as it is: the one that would be delivered now, or one that was. */
+export interface ShownFile {
+  url: string
+  title: string
+  size: Size
+  facts: string
+}
+
+/** Real files in the real browser, at their real size, on the page colors they may live on. */
 const props = defineProps<{
-  file: { url: string; title: string; size: Size; facts: string } | null
+  files: ShownFile[]
   empty: boolean
-  /** Why it cannot be made. */
-  problem: string | null
+  /** Why the file cannot be made, or empty. */
+  problem: string
 }>()
 
 const PAGES = [
@@ -18,29 +28,44 @@ const PAGES = [
   { name: 'Black page', color: '#101214' },
   { name: 'Sea page', color: '#2b6f86' },
 ]
-const page = ref(PAGES[0]!.color)
+const page = useLocalStorage('dobbin.page', PAGES[0]!.color)
+const own = computed(() => !PAGES.some(({ color }) => color === page.value))
+const playing = ref(!matchMedia('(prefers-reduced-motion: reduce)').matches)
 const round = ref(0)
 /** An address of its own for each round makes the browser play the file from its start. */
-const url = computed(() => (props.file && round.value > 0 ? `${props.file.url}?round=${round.value}` : props.file?.url))
+const urlOf = ({ url }: ShownFile): string => (round.value > 0 ? `${url}?round=${round.value}` : url)
+const state = computed(() => props.problem || (props.empty ? 'No frames yet' : 'The file is being made…'))
+
+function play(): void {
+  playing.value = true
+  round.value++
+}
 </script>
 
 <template>
   <section class="stage" aria-label="The file">
     <div class="head">
       <div>
-        <h2>{{ file?.title ?? 'The file' }}</h2>
-        <p class="quiet">{{ file?.facts ?? (problem ?? (empty ? 'No frames yet' : 'Being made…')) }}</p>
+        <h2>{{ files[0]?.title ?? 'The file' }}</h2>
+        <p class="quiet">{{ files[0]?.facts ?? state }}</p>
       </div>
       <div class="pages" role="radiogroup" aria-label="Page behind the file">
         <button v-for="each in PAGES" :key="each.name" type="button" role="radio" :aria-checked="page === each.color"
           :aria-label="each.name" :title="each.name" :style="{ background: each.color }" @click="page = each.color" />
+        <input v-model="page" type="color" class="own" :class="{ chosen: own }" aria-label="Page of any color" title="Page of any color" />
       </div>
-      <v-btn size="small" :prepend-icon="mdiReplay" :disabled="!file" title="Play the file from its start"
-        @click="round++">Again</v-btn>
+      <v-btn v-if="playing" size="small" :prepend-icon="mdiPause" :disabled="files.length === 0"
+        title="Show the first frame, still" @click="playing = false">Pause</v-btn>
+      <v-btn size="small" :prepend-icon="playing ? mdiReplay : mdiPlay" :disabled="files.length === 0"
+        title="Play the file from its start" @click="play">{{ playing ? 'Again' : 'Play' }}</v-btn>
     </div>
-    <div class="page" :style="{ background: page }">
-      <img v-if="file" :key="url" :src="url" :width="file.size.width" :height="file.size.height" :alt="file.title" />
-      <v-progress-circular v-else-if="!empty && !problem" indeterminate aria-label="Being made" />
+    <div class="page" :style="{ background: page }" tabindex="0" role="group" aria-label="Page with the file">
+      <figure v-for="file in files" :key="file.title">
+        <img v-if="playing" :key="urlOf(file)" :src="urlOf(file)" :width="file.size.width" :height="file.size.height" :alt="file.title" />
+        <first-frame v-else :src="file.url" :width="file.size.width" :height="file.size.height" :alt="file.title" />
+        <figcaption v-if="files.length > 1">{{ file.title }} · {{ file.facts }}</figcaption>
+      </figure>
+      <v-progress-circular v-if="files.length === 0 && !empty && !problem" indeterminate aria-label="The file is being made" />
     </div>
   </section>
 </template>
@@ -80,7 +105,32 @@ p {
 
 .pages {
   display: flex;
+  align-items: center;
   gap: 8px;
+}
+
+.own {
+  width: 30px;
+  height: 26px;
+  padding: 0;
+  border: 1px solid var(--edge);
+  border-radius: 13px;
+  cursor: pointer;
+}
+
+figure {
+  display: grid;
+  gap: 6px;
+  margin: 0;
+}
+
+figcaption {
+  justify-self: start;
+  padding: 2px 10px;
+  border-radius: 12px;
+  background: var(--card);
+  color: var(--ink);
+  font-size: 13px;
 }
 
 .pages button {
@@ -95,8 +145,11 @@ p {
 }
 
 .page {
-  display: grid;
-  place-items: safe center;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: safe center;
+  justify-content: safe center;
+  gap: 20px;
   overflow: auto;
   padding: 16px;
   border: 1px solid var(--line);

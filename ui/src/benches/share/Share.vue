@@ -10,36 +10,48 @@ import DeliverForm from './DeliverForm.vue'
 import DeliveryList from './DeliveryList.vue'
 import DeliverySettings from './DeliverySettings.vue'
 import FileStage from './FileStage.vue'
+import type { ShownFile } from './FileStage.vue'
 
 const store = useReel()
 const deliveries = shallowRef<DeliveryView[]>([])
-/** The delivery that is looked at, or null for the file as it would be now. */
+/** The delivery that is looked at beside the file as set now, or null. */
 const chosen = ref<string | null>(null)
 const jobId = ref<string | null>(null)
+/** Whether what is being delivered is to be saved by the browser. */
+const downloads = ref(false)
 
 const job = computed(() => (store.job?.id === jobId.value ? store.job : null))
 const delivering = computed(() => jobId.value !== null)
-const shown = computed(() => {
-  const delivery = deliveries.value.find((each) => each.id === chosen.value)
-  if (delivery) {
-    return {
-      url: deliveryUrl(delivery.id),
-      title: `${delivery.name}.gif`,
-      size: { width: delivery.width, height: delivery.height },
-      facts: `${delivery.width} × ${delivery.height} · ${bytesText(delivery.bytes)} · as delivered`,
-    }
-  }
+/** What would be delivered now. */
+const now = computed<ShownFile | null>(() => {
   const reel = store.reel
   const weight = store.weight
   if (!reel || weight?.bytes == null) {
     return null
   }
+  const { width, height } = reel.deliveredSize
   return {
     url: fileNowUrl(reel.id, weight.file),
-    title: 'As it would be now',
+    title: 'As set now',
     size: reel.deliveredSize,
-    facts: `${reel.deliveredSize.width} × ${reel.deliveredSize.height} · ${bytesText(weight.bytes)} · not delivered yet`,
+    facts: `${width} × ${height} · ${bytesText(weight.bytes)}`,
   }
+})
+const delivered = computed<ShownFile | null>(() => {
+  const delivery = deliveries.value.find((each) => each.id === chosen.value)
+  return delivery
+    ? {
+        url: deliveryUrl(delivery.id),
+        title: `${delivery.name}.gif`,
+        size: { width: delivery.width, height: delivery.height },
+        facts: `${delivery.width} × ${delivery.height} · ${bytesText(delivery.bytes)}`,
+      }
+    : null
+})
+/** What is being decided, and the delivery one compares it with, where the two differ. */
+const shown = computed(() => {
+  const same = now.value !== null && now.value.facts === delivered.value?.facts
+  return [same ? null : now.value, delivered.value].filter((file): file is ShownFile => file !== null)
 })
 
 async function load(): Promise<void> {
@@ -49,7 +61,8 @@ async function load(): Promise<void> {
   }
 }
 
-async function deliver(name: string): Promise<void> {
+/** @param download whether the browser saves the file as soon as it is made */
+async function deliver(name: string, download: boolean): Promise<void> {
   const id = store.reel?.id
   if (!id || delivering.value) {
     return
@@ -57,6 +70,7 @@ async function deliver(name: string): Promise<void> {
   try {
     const started = await answer(api.POST('/api/reels/{id}/deliveries', { params: { path: { id } }, body: { name } }))
     jobId.value = started.id
+    downloads.value = download
     // What the stream said before this answer came is not lost.
     store.job = await answer(api.GET('/api/jobs/{id}', { params: { path: { id: started.id } } }))
   } catch (failure) {
@@ -94,6 +108,9 @@ watch(job, async (now) => {
   if (now.state === 'DONE') {
     await load().catch(sayProblem)
     chosen.value = now.result
+    if (downloads.value && now.result) {
+      location.assign(`${deliveryUrl(now.result)}?download=true`)
+    }
     say('Delivered. It stays in the list, whatever you change from here on.')
   } else if (now.problem) {
     sayProblem(new Error(now.problem))
@@ -112,8 +129,7 @@ watch(
       <delivery-settings />
       <deliver-form :reel="store.reel" :job="job" :busy="delivering" @deliver="deliver" @stop="stop" />
     </section>
-    <file-stage :file="shown" :empty="store.frames.length === 0"
-      :problem="store.weight?.problem ?? null" />
+    <file-stage :files="shown" :empty="store.frames.length === 0" :problem="store.weight?.problem ?? ''" />
     <section class="delivered" aria-label="Deliveries">
       <delivery-list v-model="chosen" :deliveries="deliveries" @remove="remove" />
     </section>

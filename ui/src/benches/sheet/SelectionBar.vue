@@ -2,9 +2,11 @@
 import { mdiChevronDown, mdiDotsHorizontal } from '@mdi/js'
 import { computed } from 'vue'
 import DropMenu from '@/parts/DropMenu.vue'
+import type { FrameView } from '@/api/types'
 import { durationText, framesText } from '@/parts/format'
 import { useActions } from './actions'
 import { useQuestions } from './questions'
+import { usePlayhead } from '@/reel/playhead'
 import { useReel } from '@/reel/store'
 import { useSelection } from '@/reel/selection'
 import ActionList from '@/parts/ActionList.vue'
@@ -13,17 +15,20 @@ import AddMenu from './AddMenu.vue'
 /** What is chosen, in words, and what can be done to it. */
 const store = useReel()
 const selection = useSelection()
+const playhead = usePlayhead()
 const questions = useQuestions()
 const { main, more } = useActions()
 
+/** As viewers show them, and as the rhythm bar tells it. */
+const shownMillis = (frames: FrameView[]): number => frames.reduce((sum, frame) => sum + frame.shownMillis, 0)
 const playing = computed(() => store.frames.filter((frame) => !frame.leftOut).length)
 const words = computed(() => {
   if (selection.ids.length > 0) {
-    return { count: `${selection.ids.length} of ${framesText(store.frames.length)}`, time: durationText(selection.millis) }
+    return { count: `${selection.ids.length} of ${framesText(store.frames.length)}`, time: durationText(shownMillis(selection.frames)) }
   }
   const all = framesText(store.frames.length)
   const count = playing.value === store.frames.length ? all : `${playing.value} of ${all} play`
-  return { count, time: durationText(store.reel?.loopMillis ?? 0) }
+  return { count, time: durationText(playhead.total) }
 })
 const ways = computed(() => [
   { label: 'All', keys: 'Ctrl + A', run: selection.all },

@@ -5,6 +5,7 @@ import AddStills from '@/gather/AddStills.vue'
 import { gatherInto } from '@/gather/gather'
 import { useFileDrop } from '@/gather/fileDrop'
 import DropMenu from '@/parts/DropMenu.vue'
+import { useBarBelow } from '@/ground/messages'
 import { framesText } from '@/parts/format'
 import { useActions } from './actions'
 import { useArranging } from './arranging'
@@ -34,6 +35,8 @@ const { groups } = useActions()
 useSheetKeys()
 const scroller = ref<HTMLElement | null>(null)
 const grid = ref<HTMLElement | null>(null)
+const foot = ref<HTMLElement | null>(null)
+useBarBelow(foot)
 const menuAt = ref<[number, number] | undefined>()
 const menuOpen = ref(false)
 /** As someone chose, or 0. */
@@ -265,7 +268,9 @@ const reachable = computed(() => {
           <add-stills :to="store.reel!.id" />
         </div>
       </div>
-      <size-slider v-if="store.frames.length > 0" v-model="cardWidth" :now="layout.cardWidth.value" class="sizes" />
+      <div ref="foot" class="foot">
+        <size-slider v-if="store.frames.length > 0" v-model="cardWidth" :now="layout.cardWidth.value" />
+      </div>
       <div v-if="target && drag.state.value" class="ghost"
         :style="{ left: `${drag.state.value.event.clientX + 14}px`, top: `${drag.state.value.event.clientY + 10}px` }">
         {{ framesText(selection.ids.length) }} {{ placeText(target.gap) }}

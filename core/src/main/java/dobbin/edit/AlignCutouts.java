@@ -57,7 +57,7 @@ public record AlignCutouts(List<Integer> cutouts, int frame, Alignment to, Scope
 
     @Override
     public String title(Reel reel) {
-        return (to.isSpread() ? "Spread " : "Align ") + Cutouts.words(reel, cutouts);
+        return (to.isSpread() ? "Space out " : "Align ") + Cutouts.words(reel, cutouts);
     }
 
     private Extent extent(Cutout cutout, Pose pose) {

@@ -27,7 +27,7 @@ public record GlideAgain(List<Integer> cutouts, int firstFrame, int lastFrame, E
 
     @Override
     public String title(Reel reel) {
-        return "Let " + Cutouts.words(reel, cutouts) + " glide again";
+        return "Make one glide of " + Cutouts.words(reel, cutouts);
     }
 
     private Cutout glide(Cutout cutout, Tracks tracks, int first, int last) {

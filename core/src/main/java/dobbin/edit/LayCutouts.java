@@ -18,6 +18,6 @@ public record LayCutouts(List<Integer> cutouts, boolean under, Blend blend, Shad
 
     @Override
     public String title(Reel reel) {
-        return "Change how " + Cutouts.words(reel, cutouts) + (cutouts.size() == 1 ? " lies" : " lie");
+        return "Change blend and shadow of " + Cutouts.words(reel, cutouts);
     }
 }

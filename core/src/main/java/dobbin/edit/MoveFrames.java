@@ -37,6 +37,7 @@ public record MoveFrames(List<Integer> frames, int after) implements Edit {
 
     @Override
     public String title(Reel reel) {
-        return "Move " + Chosen.words(reel, frames);
+        int place = applyTo(reel).frames().indexOf(Chosen.of(reel, frames).frames().get(0)) + 1;
+        return "Move " + Chosen.words(reel, frames) + " to place " + place;
     }
 }

@@ -24,6 +24,6 @@ public record OrderCutout(int cutout, int over) implements Edit {
 
     @Override
     public String title(Reel reel) {
-        return "Lay " + Cutouts.words(reel, List.of(cutout)) + " elsewhere";
+        return "Change the order of " + Cutouts.words(reel, List.of(cutout));
     }
 }

@@ -12,6 +12,6 @@ public record SetBorder(Border border) implements Edit {
 
     @Override
     public String title(Reel reel) {
-        return border.none() ? "Take the border away" : "Change the border";
+        return border.none() ? "Remove the border" : "Change the border";
     }
 }

@@ -20,7 +20,7 @@ public record SetLeaves(List<Cell> cells, Easing leaves) implements Edit {
 
     @Override
     public String title(Reel reel) {
-        return "Change how " + Cell.words(reel, cells) + " goes on";
+        return "Set the easing of " + Cell.words(reel, cells);
     }
 
     private Cutout leaving(Cutout cutout, Set<Integer> frames) {

@@ -25,9 +25,9 @@ public record ShowCutouts(List<Cell> cells, boolean there) implements Edit {
     public String title(Reel reel) {
         List<Integer> cutouts = cells.stream().map(Cell::cutout).distinct().toList();
         long frames = cells.stream().map(Cell::frame).distinct().count();
-        return (there ? "Show " : "Take ")
+        return (there ? "Show " : "Hide ")
                 + Cutouts.words(reel, cutouts)
-                + (there ? " on " : " off ")
+                + " on "
                 + (frames == 1 ? "a frame" : frames + " frames");
     }
 

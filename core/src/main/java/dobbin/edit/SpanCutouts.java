@@ -33,7 +33,7 @@ public record SpanCutouts(List<Integer> cutouts, int firstFrame, int lastFrame) 
 
     @Override
     public String title(Reel reel) {
-        return "Change when " + Cutouts.words(reel, cutouts) + (cutouts.size() == 1 ? " is" : " are") + " there";
+        return "Change the frames of " + Cutouts.words(reel, cutouts);
     }
 
     private static int place(List<Integer> frames, String field, int frame) {

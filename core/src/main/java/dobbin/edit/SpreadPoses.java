@@ -22,7 +22,7 @@ public record SpreadPoses(List<Cell> cells) implements Edit {
 
     @Override
     public String title(Reel reel) {
-        return "Spread " + Cell.words(reel, cells) + " evenly";
+        return "Space " + Cell.words(reel, cells) + " evenly";
     }
 
     private static Cutout spread(Cutout cutout, Set<Integer> frames, Tracks tracks) {

@@ -16,7 +16,8 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Puts new frames between a frame and the next. Cut-outs glide over them from where they are on the one to where they
+ * Puts new frames between a frame and the next; after the last frame, between it and the first, so that the loop closes.
+ * Cut-outs glide over them from where they are on the one to where they
  * are on the other; what the frames themselves show is held, or fades across in linear light. All other frames show what
  * they did.
  *
@@ -31,10 +32,11 @@ public record Tween(int frame, @Min(1) @Max(500) int count, int delayMillis, Eas
         Ranges.check(Tween.class, "count", count);
         Frame from = Chosen.of(reel, List.of(frame)).frames().get(0);
         int gap = Gap.index(reel, frame);
-        if (gap == reel.frames().size()) {
-            throw new EditRejected("frame", "must have another after it to tween to");
+        boolean closes = gap == reel.frames().size();
+        if (reel.frames().size() == 1) {
+            throw new EditRejected("frame", "must have another to tween to");
         }
-        Frame to = reel.frames().get(gap);
+        Frame to = reel.frames().get(closes ? 0 : gap);
         List<Frame> added = new ArrayList<>();
         int[] delays = delays(from);
         for (int i = 1; i <= count; i++) {
@@ -46,7 +48,12 @@ public record Tween(int frame, @Min(1) @Max(500) int count, int delayMillis, Eas
                 .toList());
         Tracks tracks = new Tracks(reel.frames());
         return timed.withCutouts(timed.cutouts().stream()
-                .map(cutout -> keyed(cutout, Cutouts.one(reel, cutout.id()), tracks, from, to))
+                .map(cutout -> {
+                    Cutout before = Cutouts.one(reel, cutout.id());
+                    return closes
+                            ? closed(cutout, before, tracks, from, to, timed)
+                            : keyed(cutout, before, tracks, from, to);
+                })
                 .toList());
     }
 
@@ -76,6 +83,22 @@ public record Tween(int frame, @Min(1) @Max(500) int count, int delayMillis, Eas
         return crossFade && !from.content().equals(to.content())
                 ? CrossFade.between(from.content(), to.content(), share)
                 : from.content();
+    }
+
+    /** No glide goes from the last frame to the first: each new frame has a pose of its own on the way. */
+    private Cutout closed(Cutout cutout, Cutout before, Tracks tracks, Frame from, Frame to, Reel timed) {
+        Pose there = tracks.pose(before, tracks.index(from.id()));
+        Pose here = tracks.pose(before, tracks.index(to.id()));
+        if (there.equals(here)) {
+            return cutout;
+        }
+        Cutout keyed = cutout.withKey(new Key(from.id(), there, Easing.EVEN));
+        for (int i = 1; i <= count; i++) {
+            Pose onTheWay = there.toward(here, leaves.at(i / (count + 1.0)));
+            Frame added = timed.frames().get(timed.frames().size() - 1 - count + i);
+            keyed = keyed.withKey(new Key(added.id(), onTheWay, Easing.EVEN));
+        }
+        return keyed;
     }
 
     private Cutout keyed(Cutout cutout, Cutout before, Tracks tracks, Frame from, Frame to) {

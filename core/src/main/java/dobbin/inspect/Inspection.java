@@ -3,6 +3,7 @@ package dobbin.inspect;
 import dobbin.reel.Frame;
 import dobbin.reel.Reel;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * What is seen in a reel.
@@ -13,6 +14,12 @@ import java.util.List;
  * @param notices the most important first, without those dismissed
  */
 public record Inspection(double[] changes, Rhythm rhythm, List<Notice> notices) {
+    /** How far a pixel must be from what it was to count as another, and how many must be in a cut; of how many steps. */
+    private static final double CHANGED = 0.06;
+
+    private static final double MOST_PIXELS = 0.85;
+    private static final double MOST_STEPS = 0.75;
+
     /** Looks at every frame, and at all pairs of them where the seam is a cut. */
     public static Inspection of(Reel reel, Sight sight) {
         List<Frame> loop = reel.loop();
@@ -20,12 +27,24 @@ public record Inspection(double[] changes, Rhythm rhythm, List<Notice> notices) 
         for (int i = 0; i < steps.length; i++) {
             steps[i] = sight.change(loop.get((i + steps.length - 1) % steps.length), loop.get(i));
         }
-        Rhythm rhythm = Rhythm.of(steps);
+        Rhythm rhythm = Rhythm.of(steps, isRowOfCuts(loop, sight));
         List<Notice> notices = new NoticeFinder(reel, sight, rhythm)
                 .find().stream()
                         .filter(notice -> !reel.dismissed().contains(notice.key()))
                         .toList();
         return new Inspection(forAll(reel.frames(), steps), rhythm, notices);
+    }
+
+    /** Where something moves, most of the picture stays; from one photograph to another, hardly a pixel does. */
+    private static boolean isRowOfCuts(List<Frame> loop, Sight sight) {
+        long cuts = IntStream.range(0, loop.size())
+                .filter(i -> isCut(loop.get(i), loop.get((i + 1) % loop.size()), sight))
+                .count();
+        return loop.size() > 1 && cuts >= MOST_STEPS * loop.size();
+    }
+
+    private static boolean isCut(Frame a, Frame b, Sight sight) {
+        return !sight.same(a, b) && sight.coarse(a).shareChanged(sight.coarse(b), CHANGED) >= MOST_PIXELS;
     }
 
     private static double[] forAll(List<Frame> frames, double[] steps) {

@@ -31,6 +31,10 @@ final class NoticeFinder {
     private static final double MANY_COLORS = 0.02;
     private static final double MUCH = 0.02;
     private static final double TIMES_USUAL = 2.5;
+
+    /** A shorter loop is offered where its seam is so much smaller. */
+    private static final double MUCH_BETTER = 0.7;
+
     private static final int FEWEST_TO_STAND_OUT = 4;
 
     private final Reel reel;
@@ -201,7 +205,9 @@ final class NoticeFinder {
         if (rhythm.seam() != Rhythm.Seam.VISIBLE && rhythm.seam() != Rhythm.Seam.JUMP) {
             return Optional.empty();
         }
-        return LoopFinder.best(loop, sight, rhythm).map(best -> {
+        Optional<LoopFinder.Stretch> found = LoopFinder.best(loop, sight, rhythm)
+                .filter(best -> best.seamRatio() <= MUCH_BETTER * rhythm.seamRatio());
+        return found.map(best -> {
             List<Frame> kept = loop.subList(best.from(), best.to());
             List<Integer> others = loop.stream()
                     .filter(frame -> !kept.contains(frame))
@@ -209,7 +215,7 @@ final class NoticeFinder {
                     .toList();
             String says = String.format(
                     Locale.ROOT,
-                    "%s would close the loop better: a seam of %.1f× the usual step in place of %.1f×.",
+                    "%s alone would close better: a seam of %.1f × the usual step instead of %.1f ×.",
                     words.of(kept),
                     best.seamRatio(),
                     rhythm.seamRatio());

@@ -14,15 +14,17 @@ import java.util.Arrays;
 public record Rhythm(double[] changes, double usual, double seamRatio, Seam seam) {
     /** What the jump from the last frame to the first looks like. */
     public enum Seam {
-        /** Too few frames to have one. */
+        /** Fewer than three frames: the way back is the way there. */
         NONE,
+        /** Every step is a cut from one picture to another, and so is the seam. */
+        CUTS,
         /** The last frame repeats the first: the loop stops for a beat. */
         REPEATS,
-        /** No larger than the usual step, or hardly. */
+        /** As large as the usual step, or hardly larger. */
         SMOOTH,
-        /** Larger than the usual step, as it shows. */
+        /** Larger than the usual step. */
         VISIBLE,
-        /** A cut. */
+        /** Many times as large as the usual step. */
         JUMP
     }
 
@@ -34,12 +36,18 @@ public record Rhythm(double[] changes, double usual, double seamRatio, Seam seam
 
     /** @param changes as in the record; the first is the seam */
     public static Rhythm of(double[] changes) {
+        return of(changes, false);
+    }
+
+    /** @param cuts whether the steps are cuts between pictures that have nothing in common */
+    static Rhythm of(double[] changes, boolean cuts) {
         if (changes.length < 2) {
             return new Rhythm(changes, 0, 0, Seam.NONE);
         }
         double usual = median(Arrays.copyOfRange(changes, 1, changes.length));
         double ratio = changes[0] / Math.max(usual, NOTHING);
-        return new Rhythm(changes, usual, ratio, verdict(changes[0], usual, ratio));
+        Seam seam = changes.length == 2 ? Seam.NONE : cuts ? Seam.CUTS : verdict(changes[0], usual, ratio);
+        return new Rhythm(changes, usual, ratio, seam);
     }
 
     /** @return whether a seam of so many usual steps is hardly larger than they are */

@@ -59,6 +59,20 @@ public final class Sample {
         return Math.min(1, Math.sqrt(sum / size.area()));
     }
 
+    /** @return which share of the pixels differs by more than {@code distance}, 0 to 1 */
+    double shareChanged(Sample other, double distance) {
+        int changed = 0;
+        for (int i = 0; i < values.length; i += CHANNELS) {
+            double sum = 0;
+            for (int channel = i; channel < i + CHANNELS; channel++) {
+                double difference = values[channel] - other.values[channel];
+                sum += difference * difference;
+            }
+            changed += sum > distance * distance ? 1 : 0;
+        }
+        return changed / (double) size.area();
+    }
+
     /** @return how far pixels are from the mean of all, as a root mean square: 0 for a picture of one color */
     public double spread() {
         double[] means = new double[CHANNELS];

@@ -161,9 +161,20 @@ class PosesTest {
         assertThat(((CrossFade) reel.frames().get(5).content()).share()).isEqualTo(0.8);
         Reel finer = edited(reel, new Tween(reel.frames().get(2).id(), 1, 20, Easing.EVEN, true));
         assertThat(((CrossFade) finer.frames().get(3).content()).share()).isEqualTo(0.3, within(1e-9));
-        assertThatThrownBy(() -> edited(reel, new Tween(3, 1, 40, Easing.EVEN, false)))
+    }
+
+    @Test
+    void aTweenFromTheLastFrameLeadsToTheFirstSoThatTheLoopCloses() {
+        Reel reel = edited(gliding(3), new Tween(3, 3, 40, Easing.EVEN, true));
+        assertThat(across(reel)).containsExactly(100.0, 110.0, 120.0, 115.0, 110.0, 105.0);
+        CrossFade last = (CrossFade) reel.frames().get(5).content();
+        assertThat(last.to()).isEqualTo(reel.frames().get(0).content());
+        assertThat(last.share()).isEqualTo(0.75);
+        Reel soft = edited(gliding(3), new Tween(3, 3, 40, Easing.SOFT_START, false));
+        assertThat(across(soft).subList(3, 6)).containsExactly(118.75, 115.0, 108.75);
+        assertThatThrownBy(() -> edited(gliding(1), new Tween(1, 1, 40, Easing.EVEN, false)))
                 .isInstanceOf(EditRejected.class)
-                .hasMessageContaining("must have another after it");
+                .hasMessageContaining("must have another to tween to");
     }
 
     @Test

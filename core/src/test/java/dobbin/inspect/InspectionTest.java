@@ -19,11 +19,14 @@ import dobbin.reel.Reel;
 import dobbin.reel.Still;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 
-/** Frames here are a dark square on a light ground, at a place given for each; -1 is a blank frame. */
+/** Frames here are a dark square on a light ground, at a place given for each; -1 is a blank frame, from 100 on others. */
 class InspectionTest {
     private static final Size SIZE = new Size(48, 24);
+
+    private static final int UNRELATED = 100;
 
     private static Reel reel(int... places) {
         List<NewStill> stills = new ArrayList<>();
@@ -34,6 +37,14 @@ class InspectionTest {
     }
 
     private static Raster picture(int place) {
+        if (place >= UNRELATED) {
+            return Raster.of(
+                    SIZE,
+                    new Random(place)
+                            .ints(SIZE.area())
+                            .map(argb -> argb | 0xFF000000)
+                            .toArray());
+        }
         int[] argb = Raster.filled(SIZE, 0xFFDDE6EE).argb();
         for (int y = 8; y < 16 && place >= 0; y++) {
             for (int x = place; x < place + 8; x++) {
@@ -159,6 +170,30 @@ class InspectionTest {
         assertThat(notice.frames().size() % 10).as("whole rounds of ten frames").isZero();
         assertThat(seen.rhythm().seamRatio()).isLessThan(1.6);
         assertThat(Inspection.of(reel, SIGHT).rhythm().seam()).isIn(Rhythm.Seam.VISIBLE, Rhythm.Seam.JUMP);
+    }
+
+    @Test
+    void unrelatedPicturesAreCutsAndNothingThatMovesIs() {
+        assertThat(seam(reel(100, 101, 102))).isEqualTo(Rhythm.Seam.CUTS);
+        assertThat(seam(reel(100, 101, 102, 103, 104))).isEqualTo(Rhythm.Seam.CUTS);
+        assertThat(seam(reel(0, 8, 16, 24, 32, 40))).isEqualTo(Rhythm.Seam.SMOOTH);
+        assertThat(seam(reel(0, 20, 40))).isEqualTo(Rhythm.Seam.SMOOTH);
+        assertThat(seam(reel(100, 101))).isEqualTo(Rhythm.Seam.NONE);
+    }
+
+    private static Rhythm.Seam seam(Reel reel) {
+        return Inspection.of(reel, SIGHT).rhythm().seam();
+    }
+
+    @Test
+    void aShorterLoopIsOfferedOnlyWhereItsSeamIsMuchSmaller() {
+        Reel reel = reel(0, 2, 4, 6, 8, 10, 12, 14, 16, 18, 20, 17);
+        assertThat(seam(reel)).isEqualTo(Rhythm.Seam.VISIBLE);
+        double ratio = Inspection.of(reel, SIGHT).rhythm().seamRatio();
+        for (Notice notice : notices(reel)) {
+            Reel closed = Edit.apply(notice.fix(), reel);
+            assertThat(Inspection.of(closed, SIGHT).rhythm().seamRatio()).isLessThan(0.7 * ratio);
+        }
     }
 
     @Test

@@ -46,7 +46,8 @@ class RhythmTest {
     }
 
     @Test
-    void oneFrameHasNoSeam() {
+    void oneFrameHasNoSeamAndOfTwoTheWayBackIsTheWayThere() {
         assertThat(Rhythm.of(new double[] {0}).seam()).isEqualTo(Rhythm.Seam.NONE);
+        assertThat(Rhythm.of(new double[] {0.2, 0.2}).seam()).isEqualTo(Rhythm.Seam.NONE);
     }
 }

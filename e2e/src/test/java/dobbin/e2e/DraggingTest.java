@@ -41,7 +41,7 @@ class DraggingTest {
                     {"type": "layCutouts", "cutouts": [%d], "under": false, "blend": "%s",
                      "shadow": {"x": 6, "y": 9, "blur": 3, "color": "203060", "opacity": 0.7}}
                     """.formatted(id(bench, 0), blend));
-            bench.sheet().awaitUndo("Change how Ellipse lies");
+            bench.sheet().awaitUndo("Change blend and shadow of Ellipse");
             Raster dragged = drag(page, x);
             page.mouse().up();
             page.waitForCondition(() -> page.locator(".live img").count() == 0);

@@ -93,7 +93,7 @@ class EverydayTest {
         sheet.choose(Stills.png(1), Stills.png(2), Stills.png(3), Stills.png(4));
         sheet.awaitOrder(1, 2);
         page.getByLabel("Reading files").getByText("Stop").click();
-        assertThat(page.getByText("Stopped. 2 frames added.")).isVisible();
+        assertThat(page.getByText("Stopped. Added: frames 1 to 2.")).isVisible();
         sheet.button("Undo").click();
         assertThat(sheet.cards()).hasCount(0);
     }

@@ -96,7 +96,7 @@ class FromStillsToGifTest {
         assertThat(panel).containsText("“ferry” 🌊.jpg");
         assertThat(panel).containsText("“none.png” is empty.");
         assertThat(panel).containsText("“half.png” is damaged and cannot be read.");
-        assertThat(panel).containsText("3 frames added.");
+        assertThat(panel).containsText("Added: frames 1 to 3.");
         assertThat(sheet.card(2)).containsText("90 × 90");
         panel.getByText("Close").click();
         assertThat(panel).isHidden();

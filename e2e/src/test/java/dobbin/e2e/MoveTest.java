@@ -68,7 +68,7 @@ class MoveTest {
         bench.awaitState("a pose of its own");
         bench.cell(1, 1).click();
         bench.pick("Easing after this pose", "ease in");
-        sheet.awaitUndo("Change how a pose of Ferry goes on");
+        sheet.awaitUndo("Set the easing of a pose of Ferry");
         List<Double> eased = bench.track(1, "x");
         assertThat(eased.get(1) - eased.get(0)).isLessThan((eased.get(11) - eased.get(10)) / 4);
         bench.cell(7, 1).click();
@@ -103,7 +103,7 @@ class MoveTest {
         bench.set("Across", "200");
         bench.cell(1, 1).click();
         bench.pick("Easing after this pose", "ease in");
-        sheet.awaitUndo("Change how a pose of Gull goes on");
+        sheet.awaitUndo("Set the easing of a pose of Gull");
         List<Double> across = bench.track(1, "x");
         assertThat(across.get(1) - across.get(0))
                 .as("slower in its first frame")

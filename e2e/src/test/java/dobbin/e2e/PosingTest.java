@@ -69,7 +69,7 @@ class PosingTest {
         bench.cell(12, 1).click();
         bench.set("Across", "80");
         page.waitForCondition(() -> bench.track(1, "x").get(11) == 80);
-        bench.scope("everywhere");
+        bench.scope("all frames");
         bench.drag(80, 80, 118.5, 80.4);
         sheet.awaitUndo("Pose Ferry");
         page.waitForCondition(() -> bench.track(1, "x").get(11) == 120);
@@ -161,9 +161,9 @@ class PosingTest {
         assertThat(bench.track(2, "x")).containsOnly(60.0);
         bench.head("Star").click();
         bench.more("Raise");
-        sheet.awaitUndo("Lay Star elsewhere");
+        sheet.awaitUndo("Change the order of Star");
         assertThat(bench.reel().get("cutouts").get(1).get("name").asString()).isEqualTo("Star");
-        bench.more("Hide for now");
+        bench.more("Hide everywhere for now");
         assertThat(bench.head("Star")).containsText("hidden");
         sheet.toShare();
         assertThat(page.locator(".deliver")).containsText("Star is hidden and will not be in the file.");

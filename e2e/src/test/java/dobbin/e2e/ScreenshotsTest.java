@@ -179,7 +179,7 @@ class ScreenshotsTest {
             new FilePayload("ferry times.jpg", "image/jpeg", "18.00".getBytes(StandardCharsets.UTF_8)),
             new FilePayload("none.png", "image/png", new byte[0])
         });
-        assertThat(page.getByText("3 frames added.")).isVisible();
+        assertThat(page.getByText("Added: frames 1 to 3.")).isVisible();
         assertThat(page.getByRole(AriaRole.OPTION)).hasCount(3);
         page.keyboard().press("Control+a");
         page.keyboard().press("Delete");

@@ -78,6 +78,18 @@ class DeliveriesTest {
                 .isEqualTo(404);
     }
 
+    @Test
+    void repeatsGetNamesOfTheirOwn() {
+        JsonNode reel = server.reelOf(COLORS);
+        String longest = "a".repeat(120);
+        for (String name : List.of("Tide", longest, "Tide", "Tide 2", "Tide", longest)) {
+            delivered(reel, name);
+        }
+        assertThat(server.get(path(reel) + "/deliveries").json())
+                .extracting(entry -> entry.get("name").asString())
+                .containsExactlyInAnyOrder("Tide", "Tide 2", "Tide 2 2", "Tide 3", longest, "a".repeat(118) + " 2");
+    }
+
     /** Delays are written last, so that nothing is encoded again when one changes, nor when it is undone. */
     @Test
     void anotherDelayIsWeighedWithoutAnyWork() {

@@ -19,7 +19,9 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -153,7 +155,7 @@ class DeliveryController {
                 Arrays.stream(Hundredths.apportion(reel.loopDelaysMillis())).sum();
         DeliveryStore.Entry entry = new DeliveryStore.Entry(
                 UUID.randomUUID().toString(),
-                name,
+                freeName(open.id(), name),
                 Instant.now().truncatedTo(ChronoUnit.MILLIS),
                 made.size().width(),
                 made.size().height(),
@@ -166,5 +168,17 @@ class DeliveryController {
         store.insert(open.id(), entry, made.bytes());
         data.force();
         return entry.id();
+    }
+
+    /** @return the name, or where the reel has a delivery of that name, the name and the next free number */
+    private String freeName(String reel, String name) {
+        Set<String> taken =
+                store.ofReel(reel).stream().map(DeliveryStore.Entry::name).collect(Collectors.toSet());
+        String free = name;
+        for (int number = 2; taken.contains(free); number++) {
+            String suffix = " " + number;
+            free = name.substring(0, Math.min(name.length(), Ranges.MAX_NAME_LENGTH - suffix.length())) + suffix;
+        }
+        return free;
     }
 }
