@@ -50,6 +50,16 @@ const FIELDS: [RegExp, string][] = [
   [/^size\b/, 'The size of the letters'],
   [/^text\b/, 'The text'],
   [/^frames\b/, 'The frames'],
+  [/^frame\b/, 'The frame'],
+  [/^cells\b/, 'The chosen cells'],
+  [/^cutouts\b/, 'The chosen cut-outs'],
+  [/^keptColors\b/, 'The colors to keep'],
+  [/^lastFrame\b/, 'The last frame'],
+  [/^path\b/, 'The path'],
+  [/^own\b/, 'The typeface'],
+  [/^stills\b/, 'The stills'],
+  [/^edits\b/, 'This change'],
+  [/^later\b/, 'The place'],
 ]
 
 export function sentenceFor(failure: unknown): string {

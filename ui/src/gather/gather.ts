@@ -51,6 +51,8 @@ export function gatherInto(files: Gatherable[], into: Into): Promise<void> {
       if (!(failure instanceof Problem) || failure.kind !== 'unreachable') {
         throw failure
       }
+      // What was read is put in, where that still can be.
+      await arriving.all().catch(() => undefined)
       const missing = arriving.missing()
       const names = listText(missing.map(({ file }) => `“${file.name}”`))
       gathering.problems.push(`The server does not answer. ${missing.length === 1 ? 'This file is' : 'These files are'} not in the reel: ${names}.`)

@@ -2,6 +2,7 @@ import { createVuetify } from 'vuetify'
 import { aliases, mdi } from 'vuetify/iconsets/mdi-svg'
 
 const REMEMBERED = 'dobbin.theme'
+const DARK = matchMedia('(prefers-color-scheme: dark)')
 
 export type ThemeName = 'light' | 'dark'
 
@@ -54,9 +55,13 @@ export function toggleTheme(): void {
 }
 
 function firstTheme(): ThemeName {
-  const chosen = localStorage.getItem(REMEMBERED)
-  if (chosen === 'light' || chosen === 'dark') {
-    return chosen
-  }
-  return matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light'
+  return chosen() ?? (DARK.matches ? 'dark' : 'light')
 }
+
+function chosen(): ThemeName | null {
+  const name = localStorage.getItem(REMEMBERED)
+  return name === 'light' || name === 'dark' ? name : null
+}
+
+/** Where nobody has chosen, the colors are those of the system, also when that changes. */
+DARK.addEventListener('change', () => vuetify.theme.change(firstTheme()))

@@ -90,7 +90,7 @@ onMounted(() => {
         <div>
           <h1>{{ fileDrop.over.value ? 'Drop them' : 'Drop stills here to begin a loop' }}</h1>
           <p class="quiet">
-            Photos or drawn frames, 4 to 60 of them, or an old GIF. They play in counting order of their names:
+            Photos or drawn frames, 4 to 60 of them, or an old GIF. They play in natural sort order of their names:
             2 before 10.
           </p>
         </div>

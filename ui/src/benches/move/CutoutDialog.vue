@@ -47,7 +47,7 @@ watch(shown, (open) => {
 
 const FIRST_SHADOW = { x: 3, y: 4, blur: 4 }
 const TURNS = [
-  { turns: 'KEPT', label: 'frames keep theirs', title: 'Settled once for each frame; choose others on the exposure sheet' },
+  { turns: 'KEPT', label: 'kept by frames', title: 'Each frame keeps its picture; choose others on the exposure sheet' },
   { turns: 'BY_PLACE', label: 'by place', title: 'By the place of the frame on the sheet' },
   { turns: 'BY_TIME', label: 'by time', title: 'By the time the frame begins' },
 ] as const
@@ -55,11 +55,11 @@ const unit = computed(() => (cycle.value?.turns === 'BY_TIME' ? 'ms' : 'frames')
 const turnsText = computed(() => {
   switch (cycle.value?.turns) {
     case 'BY_PLACE':
-      return 'Pictures take turns along the sheet, and anew when frames come, go or move.'
+      return 'The picture follows from the place of the frame on the sheet. It changes when frames come, go or move.'
     case 'BY_TIME':
-      return 'Pictures take turns in even time, however long each frame shows.'
+      return 'The picture follows from the time at which the frame begins, however long frames show.'
     default:
-      return 'Each frame keeps its picture when frames come, go or move. Changing a number deals them anew.'
+      return 'Each frame keeps its picture when frames come, go or move. A change of the numbers below assigns the pictures anew.'
   }
 })
 
@@ -112,9 +112,9 @@ async function done(): Promise<boolean> {
           @done="(value) => (first = value)" />
         <number-field :value="last" label="to frame" labelled :min="1" :max="store.ids.length" @done="(value) => (last = value)" />
       </div>
-      <p v-if="last < first" class="problem" role="alert">It must not end before it begins.</p>
+      <p v-if="last < first" class="problem" role="alert">The last frame must not come before the first.</p>
       <div class="row">
-        <v-btn-toggle v-model="draft.under" mandatory density="compact" variant="outlined" divided aria-label="Lies">
+        <v-btn-toggle v-model="draft.under" mandatory density="compact" variant="outlined" divided aria-label="Layer">
           <v-btn :value="false" size="small">over the stills</v-btn>
           <v-btn :value="true" size="small">under the stills</v-btn>
         </v-btn-toggle>
@@ -143,9 +143,9 @@ async function done(): Promise<boolean> {
         </v-btn-toggle>
         <p class="quiet hint">{{ turnsText }}</p>
         <div class="row">
-          <number-field :value="cycle.every" label="Another every" labelled :suffix="unit" :min="cycle.turns === 'BY_TIME' ? limits.SetDelay.delayMillis.min : 1"
+          <number-field :value="cycle.every" label="Next picture every" labelled :suffix="unit" :min="cycle.turns === 'BY_TIME' ? limits.SetDelay.delayMillis.min : 1"
             :max="cycle.turns === 'BY_TIME' ? limits.Cycle.every.max : 100" @done="(value) => (cycle!.every = value)" />
-          <number-field :value="cycle.offset" label="Ahead by" labelled :suffix="unit" v-bind="limits.Cycle.offset"
+          <number-field :value="cycle.offset" label="Offset" labelled :suffix="unit" v-bind="limits.Cycle.offset"
             @done="(value) => (cycle!.offset = value)" />
         </div>
       </fieldset>

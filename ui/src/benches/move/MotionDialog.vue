@@ -98,7 +98,7 @@ function done(): unknown {
 const inOut = computed(() => {
   switch (kind.value) {
     case 'spin':
-      return ['clockwise', 'the other way']
+      return ['clockwise', 'counterclockwise']
     case 'grow':
       return ['from nothing', 'to nothing']
     case 'slide':
@@ -113,11 +113,11 @@ const means = computed(() => {
     case 'spin':
       return `Each frame turns it by ${+(360 / steps.value).toFixed(2)}°, ${steps.value} frames make a full circle.`
     case 'follow':
-      return 'Then draw the path on the stage; it is followed at an even pace.'
+      return 'Next, draw the path on the stage. The cut-out follows it at an even pace.'
     case 'fade':
-      return 'Whatever else it does goes on.'
+      return 'Only its opacity changes; its other motion goes on.'
     case 'blink':
-      return 'After the last time it stays. More than three flashes a second are hard on some people.'
+      return 'After the last blink it stays visible. More than three flashes a second can harm people.'
     default:
       return ''
   }
@@ -147,7 +147,7 @@ const means = computed(() => {
           @done="(value) => (height = value)" />
         <number-field :value="times" label="Times" labelled v-bind="limits.Bob.times" @done="(value) => (times = value)" />
       </div>
-      <number-field v-if="kind === 'shake'" :value="amount" label="As far as" labelled suffix="px" v-bind="limits.Shake.amount"
+      <number-field v-if="kind === 'shake'" :value="amount" label="Farthest" labelled suffix="px" v-bind="limits.Shake.amount"
         @done="(value) => (amount = value)" />
       <v-btn-toggle v-if="kind === 'letters'" v-model="wordByWord" mandatory density="compact" variant="outlined" divided
         aria-label="How letters come">

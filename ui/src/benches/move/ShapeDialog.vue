@@ -94,4 +94,4 @@ function done(): Promise<boolean> {
   </dialog-card>
 </template>
 
-<style scoped src="./art-dialog.css"></style>
+<style scoped src="@/parts/two-sides.css"></style>

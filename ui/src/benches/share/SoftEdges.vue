@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 
-/** The page color soft edges are mixed with, or none: then a pixel is there or it is not. */
+/** Whether soft edges become hard ones, or are mixed with the color of the page. */
 const props = defineProps<{ value: string }>()
 const emit = defineEmits<{ done: [value: string] }>()
 
@@ -17,8 +17,8 @@ function pick(event: Event): void {
   <div class="row">
     <v-btn-toggle :model-value="kept ? 'kept' : 'mixed'" mandatory density="compact" variant="outlined" divided
       color="primary" aria-label="Soft edges" @update:model-value="(kind) => emit('done', kind === 'kept' ? '' : value || FIRST)">
-      <v-btn value="kept" size="small">cut hard</v-btn>
-      <v-btn value="mixed" size="small">mixed with</v-btn>
+      <v-btn value="kept" size="small" title="A pixel is opaque or transparent">hard edges</v-btn>
+      <v-btn value="mixed" size="small" title="Half-transparent pixels are mixed with the color of the page">mixed with a page color</v-btn>
     </v-btn-toggle>
     <label v-if="!kept" class="color">
       <span class="unseen">Page color</span>

@@ -74,38 +74,4 @@ function done(): Promise<boolean> {
   </dialog-card>
 </template>
 
-<style scoped>
-.sides {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 380px;
-  gap: 24px;
-}
-
-.settings {
-  display: grid;
-  align-content: start;
-  gap: 14px;
-}
-
-.row {
-  display: flex;
-  align-items: flex-start;
-  gap: 12px;
-}
-
-.size {
-  max-width: 120px;
-}
-
-.preview {
-  align-self: start;
-  overflow: hidden;
-  border: 1px solid var(--line);
-  border-radius: 8px;
-}
-
-img {
-  display: block;
-  width: 100%;
-}
-</style>
+<style scoped src="@/parts/two-sides.css"></style>

@@ -147,6 +147,12 @@ function done(): Promise<boolean> {
   gap: 28px;
 }
 
+@media (max-width: 760px) {
+  .sides {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+
 .settings {
   display: grid;
   align-content: start;

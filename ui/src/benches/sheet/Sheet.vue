@@ -264,7 +264,7 @@ const reachable = computed(() => {
         </div>
         <div v-else class="empty">
           <h2>No frames yet</h2>
-          <p class="quiet">Drop stills here, paste them, or choose them. They come in counting order of their names.</p>
+          <p class="quiet">Drop stills here, paste them, or choose them. They come in natural sort order of their names.</p>
           <add-stills :to="store.reel!.id" />
         </div>
       </div>

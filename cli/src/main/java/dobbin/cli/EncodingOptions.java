@@ -47,11 +47,11 @@ final class EncodingOptions {
     private String matte;
 
     @Option(
-            names = "--exact",
+            names = "--keep-colors",
             paramLabel = "RRGGBB",
             split = ",",
-            description = "colors that must stay exact, with commas between them")
-    private List<String> exact;
+            description = "colors that are kept as they are, with commas between them")
+    private List<String> keptColors;
 
     @Option(names = "--comment", paramLabel = "TEXT", description = "what the file says of itself (nothing)")
     private String comment;
@@ -70,7 +70,7 @@ final class EncodingOptions {
                         or(palette, finer.palette()),
                         or(tolerance, finer.tolerance()),
                         or(alphaCutoff, finer.alphaCutoff()),
-                        or(exact, finer.keptColors()),
+                        or(keptColors, finer.keptColors()),
                         or(comment, finer.comment())));
     }
 

@@ -35,8 +35,8 @@ final class FrameReport {
 
     private static String palettes(Delivered file) {
         String colors = file.colors() + " entries";
-        if (file.exact()) {
-            return "Every color is exact: " + colors + ", nothing dithered and nothing left out.";
+        if (file.lossless()) {
+            return "Lossless, every color is kept: " + colors + ", nothing dithered and nothing left out.";
         }
         return file.palettes() == 1
                 ? "One palette of " + colors + " for the loop."

@@ -89,7 +89,7 @@ final class Make implements Callable<Integer> {
             long peakHeapBytes,
             int colors,
             int palettes,
-            boolean exact) {}
+            boolean lossless) {}
 
     @Override
     public Integer call() throws IOException {
@@ -137,7 +137,7 @@ final class Make implements Callable<Integer> {
                 Meter.peakHeapBytes(),
                 delivered.colors(),
                 delivered.palettes(),
-                delivered.exact());
+                delivered.lossless());
     }
 
     private Reel reel(StillsFolder stills) {

@@ -60,12 +60,12 @@ class CommandsTest {
                         "peakHeapBytes",
                         "colors",
                         "palettes",
-                        "exact");
+                        "lossless");
         assertThat(line.get("frames").asInt()).isEqualTo(3);
         assertThat(line.get("bytes").asLong()).isEqualTo(Files.size(gif));
         assertThat(line.get("encodeMillis").asDouble()).isPositive();
         assertThat(line.get("peakHeapBytes").asLong()).isPositive();
-        assertThat(line.get("exact").asBoolean()).isTrue();
+        assertThat(line.get("lossless").asBoolean()).isTrue();
 
         Path unpacked = folder.resolve("unpacked");
         assertThat(said("unpack", gif.toString(), unpacked.toString()).status).isZero();
@@ -117,7 +117,7 @@ class CommandsTest {
         assertThat(made.out).contains("\"width\":10,\"height\":5");
         assertThat(Files.readString(gif, StandardCharsets.ISO_8859_1)).contains("Skerry Point");
         assertThat(made.err)
-                .contains("Every color is exact: 4 entries")
+                .contains("Lossless, every color is kept: 4 entries")
                 .contains("10 x 5 at 0, 0")
                 .contains("all of it is new")
                 .contains("header, palette and loop");
@@ -165,8 +165,8 @@ class CommandsTest {
         assertRefused("--dither takes 0 to 100 percent after the colon, not 120", "--dither", "bayer:120");
         assertRefused("tolerance must be from 0 to 100, not 101", "--tolerance", "101");
         assertRefused("alphaCutoff must be from 1 to 255, not 0", "--alpha-cutoff", "0");
-        assertRefused("keptColors must be six hexadecimal digits", "--exact", "F6F1E7,red");
-        assertRefused("keptColors must be fewer than the colors", "--exact", "F6F1E7,000000", "--colors", "2");
+        assertRefused("keptColors must be six hexadecimal digits", "--keep-colors", "F6F1E7,red");
+        assertRefused("keptColors must be fewer than the colors", "--keep-colors", "F6F1E7,000000", "--colors", "2");
         assertRefused("--crop takes four numbers", "--crop", "1,2,3");
         assertRefused("--crop does not lie within “Tide 2.png”, which is 30 × 20", "--crop", "20,0,20,20");
         assertRefused("--scale cannot be given together with --width", "--scale", "50", "--width", "10");

@@ -6,9 +6,9 @@ import java.util.Set;
  * A dither and how much of it.
  *
  * @param amount percent, 0 to 100: of the error that is handed on, or of the thresholds' strength
- * @param spared colors, 0xRRGGBB, that stay what they are and take no part in it
+ * @param keptColors colors, 0xRRGGBB, that stay what they are and take no part in it
  */
-public record Dithering(Dither dither, int amount, Set<Integer> spared) {
+public record Dithering(Dither dither, int amount, Set<Integer> keptColors) {
     /** All of the error makes grain worse than what it mends; a little less looks better and weighs less. */
     public static final int USUAL_AMOUNT = 85;
 
@@ -16,7 +16,7 @@ public record Dithering(Dither dither, int amount, Set<Integer> spared) {
     public static final Dithering USUAL = new Dithering(Dither.SIERRA_LITE, USUAL_AMOUNT);
 
     public Dithering {
-        spared = Set.copyOf(spared);
+        keptColors = Set.copyOf(keptColors);
     }
 
     public Dithering(Dither dither, int amount) {

@@ -26,8 +26,8 @@ public final class Mixing {
     private final int left;
     private final int top;
     private final boolean diffuses;
-    private final boolean spares;
-    private final Set<Integer> spared;
+    private final boolean keepsColors;
+    private final Set<Integer> keptColors;
     private final Kernel kernel;
     private final ThresholdMap thresholds;
     private final float push;
@@ -69,8 +69,8 @@ public final class Mixing {
         float amount = dithering.amount() / 100f;
         diffuses = dithering.mixes() && dithering.dither().kernel() != null;
         kernel = diffuses ? dithering.dither().kernel().times(amount) : Kernel.NONE;
-        spared = dithering.spared();
-        spares = !spared.isEmpty();
+        keptColors = dithering.keptColors();
+        keepsColors = !keptColors.isEmpty();
         thresholds = dithering.mixes() ? dithering.dither().thresholds() : null;
         bound = LEAST_BOUND + BOUND_IN_GAPS * gap;
         push = THRESHOLD_IN_GAPS * gap * amount;
@@ -96,7 +96,7 @@ public final class Mixing {
     /** Works out {@link #l}, {@link #a} and {@link #b} for a pixel. */
     public void ask(int rgb, int x) {
         askExactly(rgb);
-        if (spares && isSpared(rgb)) {
+        if (keepsColors && isKept(rgb)) {
             return;
         }
         if (diffuses) {
@@ -128,8 +128,8 @@ public final class Mixing {
     }
 
     /** @return whether a color must stay what it is */
-    public boolean isSpared(int rgb) {
-        return spares && spared.contains(rgb & 0xFFFFFF);
+    public boolean isKept(int rgb) {
+        return keepsColors && keptColors.contains(rgb & 0xFFFFFF);
     }
 
     /** @return lightness of what the pixel last asked about wants */

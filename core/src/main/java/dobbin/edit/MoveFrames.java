@@ -37,7 +37,8 @@ public record MoveFrames(List<Integer> frames, int after) implements Edit {
 
     @Override
     public String title(Reel reel) {
-        int place = applyTo(reel).frames().indexOf(Chosen.of(reel, frames).frames().get(0)) + 1;
-        return "Move " + Chosen.words(reel, frames) + " to place " + place;
+        int first = Chosen.of(reel, frames).frames().get(0).id();
+        List<Integer> order = applyTo(reel).frames().stream().map(Frame::id).toList();
+        return "Move " + Chosen.words(reel, frames) + " to place " + (order.indexOf(first) + 1);
     }
 }

@@ -27,7 +27,8 @@ public record RemovePoses(List<Cell> cells) implements Edit {
                 .filter(key -> !frames.contains(key.frame()))
                 .toList();
         if (left.isEmpty()) {
-            throw new EditRejected("cells", "hold all poses of " + cutout.name() + ". It needs at least one");
+            throw new EditRejected(
+                    "cells", "hold all poses of " + cutout.name() + ". A cut-out needs at least one pose");
         }
         return cutout.withKeys(left);
     }

@@ -115,7 +115,7 @@ final class BentCoder {
         mixing.ask(pixel, x);
         int index;
         int longer;
-        if (mixing.isSpared(pixel)) {
+        if (mixing.isKept(pixel)) {
             index = firstColor + nearest.indexOf(mixing.l(), mixing.a(), mixing.b());
             longer = string < 0 ? string : strings.continued(string, index);
         } else {

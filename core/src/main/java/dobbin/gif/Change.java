@@ -33,8 +33,8 @@ final class Change {
     private final int height;
     private final int channelLimit;
     private final float meanLimit;
-    private final Set<Integer> spared;
-    private final boolean spares;
+    private final Set<Integer> keptColors;
+    private final boolean keepsColors;
     private final Calm calm;
     private final byte[] held;
     /** Null where nothing returns. */
@@ -48,7 +48,7 @@ final class Change {
     private int bottom;
     private Bounds vanishing = new Bounds(0, 0, 0, 0);
 
-    private Change(int[] shown, int[] wanted, Size size, int tolerance, Set<Integer> spared, Calm calm) {
+    private Change(int[] shown, int[] wanted, Size size, int tolerance, Set<Integer> keptColors, Calm calm) {
         this.calm = calm;
         this.shown = shown;
         this.wanted = wanted;
@@ -56,8 +56,8 @@ final class Change {
         this.height = size.height();
         this.channelLimit = (int) (tolerance * CHANNEL_PER_TOLERANCE);
         this.meanLimit = channelLimit * MEAN_PER_CHANNEL;
-        this.spared = spared;
-        this.spares = !spared.isEmpty();
+        this.keptColors = keptColors;
+        this.keepsColors = !keptColors.isEmpty();
         this.held = new byte[shown.length];
         this.left = width;
         this.top = height;
@@ -67,11 +67,11 @@ final class Change {
      * @param shown what viewers see, opaque colors or 0
      * @param wanted what they shall see
      * @param tolerance 0 to 100
-     * @param spared colors, 0xRRGGBB, that are drawn unless they are there to the last bit
+     * @param keptColors colors, 0xRRGGBB, that are drawn unless they are there to the last bit
      * @param calm what pixels were in calm; what returns to that is drawn, too
      */
-    static Change between(int[] shown, int[] wanted, Size size, int tolerance, Set<Integer> spared, Calm calm) {
-        Change change = new Change(shown, wanted, size, tolerance, spared, calm);
+    static Change between(int[] shown, int[] wanted, Size size, int tolerance, Set<Integer> keptColors, Calm calm) {
+        Change change = new Change(shown, wanted, size, tolerance, keptColors, calm);
         for (int y = 0; y < change.height; y += TILE_HEIGHT) {
             change.strip(y, Math.min(y + TILE_HEIGHT, change.height));
         }
@@ -162,7 +162,7 @@ final class Change {
                 blue += db;
             }
         }
-        if (flips >>> ALPHA_SHIFT != 0 || returning || spares && differing > 0) {
+        if (flips >>> ALPHA_SHIFT != 0 || returning || keepsColors && differing > 0) {
             return false;
         }
         if (restless == 0 && isNoise(red, green, blue, (x1 - x0) * (y1 - y0))) {
@@ -212,7 +212,7 @@ final class Change {
                         || restless > RESTLESS
                         || is == 0
                         || shall == 0
-                        || spares && spared.contains(shall & 0xFFFFFF)) {
+                        || keepsColors && keptColors.contains(shall & 0xFFFFFF)) {
                     if (shall == 0) {
                         vanish(at);
                     }

@@ -18,7 +18,7 @@ final class ChangePlanner {
 
     private final Size size;
     private final int tolerance;
-    private final Set<Integer> spared;
+    private final Set<Integer> keptColors;
     private final Calm calm;
     private int[] before;
     private int[] after;
@@ -27,10 +27,10 @@ final class ChangePlanner {
 
     /**
      * @param tolerance 0 to 100; 0 holds only what is the same to the last bit
-     * @param spared colors, 0xRRGGBB, for which there is no tolerance
+     * @param keptColors colors, 0xRRGGBB, for which there is no tolerance
      */
-    ChangePlanner(Size size, int tolerance, Set<Integer> spared) {
-        this.spared = spared;
+    ChangePlanner(Size size, int tolerance, Set<Integer> keptColors) {
+        this.keptColors = keptColors;
         this.calm = new Calm(size);
         this.size = size;
         this.tolerance = tolerance;
@@ -50,10 +50,10 @@ final class ChangePlanner {
     Step next(int[] argb, boolean mayMerge) {
         calm.see(argb);
         if (waiting == null) {
-            draw(Change.between(after, argb, size, tolerance, spared, calm), argb);
+            draw(Change.between(after, argb, size, tolerance, keptColors, calm), argb);
             return new Step(null, false);
         }
-        Change kept = Change.between(after, argb, size, tolerance, spared, calm);
+        Change kept = Change.between(after, argb, size, tolerance, keptColors, calm);
         boolean canKeep = kept.vanishing().isEmpty();
         if (canKeep && kept.drawn() == 0 && mayMerge) {
             return new Step(null, true);
@@ -65,13 +65,13 @@ final class ChangePlanner {
         if (!canKeep) {
             Bounds cleared = union(box, kept.vanishing());
             int[] emptied = emptied(after, cleared);
-            best = Change.between(emptied, argb, size, tolerance, spared, calm);
+            best = Change.between(emptied, argb, size, tolerance, keptColors, calm);
             base = emptied;
             stored = cleared;
             disposal = Disposal.CLEAR;
         }
         if (best.drawn() < size.area() / SMALL_PART && (!canKeep || comesBack(argb))) {
-            Change back = Change.between(before, argb, size, tolerance, spared, calm);
+            Change back = Change.between(before, argb, size, tolerance, keptColors, calm);
             if (back.vanishing().isEmpty() && back.drawn() < best.drawn()) {
                 best = back;
                 base = before;

@@ -65,7 +65,7 @@ public final class LoopEncoder {
         this.executor = executor;
         this.memory = memory;
         this.planner = new ChangePlanner(
-                size, settings.tolerance(), settings.dithering().spared());
+                size, settings.tolerance(), settings.dithering().keptColors());
     }
 
     /**

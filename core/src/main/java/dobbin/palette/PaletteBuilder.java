@@ -24,22 +24,23 @@ public final class PaletteBuilder {
     /**
      * @param entries how many entries the palette may have, 2 to 256, a transparent one included
      * @param transparent whether it must hold a transparent entry
-     * @param kept colors that must be in it whatever the cloud holds, 0xRRGGBB, fewer than {@code entries}
+     * @param keptColors colors that must be in it whatever the cloud holds, 0xRRGGBB, fewer than {@code entries}
      * @param forDithering whether colors will be mixed of those around them
      * @return the colors themselves where there are few enough, else the best found; never empty
      */
-    public static Palette build(ColorCloud cloud, int entries, boolean transparent, int[] kept, boolean forDithering) {
+    public static Palette build(
+            ColorCloud cloud, int entries, boolean transparent, int[] keptColors, boolean forDithering) {
         int wanted = entries - (transparent ? 1 : 0);
-        return Palette.of(transparent, colors(cloud, wanted, kept, forDithering));
+        return Palette.of(transparent, colors(cloud, wanted, keptColors, forDithering));
     }
 
-    private static int[] colors(ColorCloud cloud, int wanted, int[] kept, boolean forDithering) {
-        int[] fixed = Arrays.stream(kept).distinct().limit(wanted).toArray();
+    private static int[] colors(ColorCloud cloud, int wanted, int[] keptColors, boolean forDithering) {
+        int[] kept = Arrays.stream(keptColors).distinct().limit(wanted).toArray();
         if (cloud.distinct() == 0) {
-            return fixed.length > 0 ? fixed : new int[] {0};
+            return kept.length > 0 ? kept : new int[] {0};
         }
         if (cloud.distinct() <= wanted) {
-            int[] all = joined(cloud.distinctColors(), fixed);
+            int[] all = joined(cloud.distinctColors(), kept);
             if (all.length <= wanted) {
                 return all;
             }
@@ -48,30 +49,30 @@ public final class PaletteBuilder {
         for (int i = 0; i < weights.length; i++) {
             weights[i] = (float) Math.pow(cloud.weights[i], RARITY);
         }
-        if (fixed.length == wanted) {
-            return fixed;
+        if (kept.length == wanted) {
+            return kept;
         }
-        VarianceCut.Parts parts = VarianceCut.of(cloud.points, weights, wanted - fixed.length);
-        float[] centers = joined(NearestColor.labOf(fixed), parts.centers());
+        VarianceCut.Parts parts = VarianceCut.of(cloud.points, weights, wanted - kept.length);
+        float[] centers = joined(NearestColor.labOf(kept), parts.centers());
         int[] nearest = parts.partOf();
         for (int i = 0; i < nearest.length; i++) {
-            nearest[i] += fixed.length;
+            nearest[i] += kept.length;
         }
         NearestCenters around = new NearestCenters(centers);
         around.assign(cloud.points, nearest);
         for (int round = 0; round < LLOYD_ROUNDS; round++) {
-            settle(cloud.points, weights, nearest, centers, 3 * fixed.length);
+            settle(cloud.points, weights, nearest, centers, 3 * kept.length);
             around.assign(cloud.points, nearest);
         }
         if (forDithering) {
-            spread(cloud.points, weights, nearest, centers, 3 * fixed.length);
+            spread(cloud.points, weights, nearest, centers, 3 * kept.length);
         }
-        snap(cloud.points, weights, nearest, centers, fixed.length);
-        int[] chosen = IntStream.range(fixed.length, centers.length / 3)
+        snap(cloud.points, weights, nearest, centers, kept.length);
+        int[] chosen = IntStream.range(kept.length, centers.length / 3)
                 .map(i -> Oklab.toRgb(centers[3 * i], centers[3 * i + 1], centers[3 * i + 2]))
                 .sorted()
                 .toArray();
-        return joined(fixed, chosen);
+        return joined(kept, chosen);
     }
 
     /** @param from where in {@code centers} those begin that may move */

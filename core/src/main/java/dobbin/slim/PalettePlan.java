@@ -20,9 +20,9 @@ import java.util.stream.IntStream;
  * Which palette each frame has.
  *
  * @param ofFrames one a frame, the same object where it is shared
- * @param exact whether they hold every color there is
+ * @param lossless whether they hold every color there is
  */
-record PalettePlan(List<Palette> ofFrames, boolean exact) {
+record PalettePlan(List<Palette> ofFrames, boolean lossless) {
     /** Below this mean distance in Oklab one palette is as good as anyone can see. */
     private static final double UNSEEN = 0.005;
     /** Palettes of their own must bring frames at least this much nearer to pay. */
@@ -68,15 +68,16 @@ record PalettePlan(List<Palette> ofFrames, boolean exact) {
 
     static PalettePlan of(Wanted wanted, FrameWork work) {
         ColorCloud all = wanted.joined();
-        // A loop needs the entry for what stays the same from frame to frame, unless it costs the last exact color.
+        // A loop needs the entry for what stays the same from frame to frame, unless it costs a color and the loop
+        // would not be lossless.
         boolean useful = wanted.clouds.size() > 1 && (all.distinct() != wanted.entries || wanted.kept.length > 0);
         boolean transparent = all.transparentSeen() || useful;
         Palette one = wanted.of(all, transparent);
-        boolean exact = holdsAll(one, all);
+        boolean lossless = holdsAll(one, all);
         if (wanted.choice == PaletteChoice.LOOP
                 || wanted.clouds.size() == 1
-                || exact && wanted.choice == PaletteChoice.AUTO) {
-            return shared(one, wanted, exact);
+                || lossless && wanted.choice == PaletteChoice.AUTO) {
+            return shared(one, wanted, lossless);
         }
         if (wanted.choice == PaletteChoice.FRAME) {
             List<Palette> own = work.each(wanted.clouds, cloud -> wanted.of(cloud, true));
@@ -103,8 +104,8 @@ record PalettePlan(List<Palette> ofFrames, boolean exact) {
         return ofFrames.stream().mapToInt(Palette::entries).max().orElseThrow();
     }
 
-    private static PalettePlan shared(Palette one, Wanted wanted, boolean exact) {
-        return new PalettePlan(wanted.clouds.stream().map(cloud -> one).toList(), exact);
+    private static PalettePlan shared(Palette one, Wanted wanted, boolean lossless) {
+        return new PalettePlan(wanted.clouds.stream().map(cloud -> one).toList(), lossless);
     }
 
     private static boolean holdsAll(Palette palette, ColorCloud cloud) {

@@ -112,7 +112,7 @@ public final class Slim {
                 encoded.frames(),
                 encoded.colors(),
                 encoded.palettes(),
-                settings.exact(),
+                settings.lossless(),
                 encoded.stored());
     }
 
@@ -150,7 +150,7 @@ public final class Slim {
         Delivery how = reel.delivery();
         GifSettings settings = new GifSettings(
                 palettes.ofFile(),
-                palettes.exact(),
+                palettes.lossless(),
                 palettes.palettes() == 1,
                 how.dithering(),
                 how.encoding().tolerance(),

@@ -44,10 +44,10 @@ class ChangesTest {
         }
     }
 
-    private static Encoded encoded(List<Raster> frames, Palette palette, boolean exact, Dithering how, int tolerance)
+    private static Encoded encoded(List<Raster> frames, Palette palette, boolean lossless, Dithering how, int tolerance)
             throws IOException {
         Size size = frames.get(0).size();
-        GifSettings settings = new GifSettings(palette, exact, true, how, tolerance, 0, "");
+        GifSettings settings = new GifSettings(palette, lossless, true, how, tolerance, 0, "");
         LoopEncoder encoder = new LoopEncoder(size, settings, Runnable::run);
         frames.forEach(frame -> encoder.add(frame, palette, true));
         List<EncodedFrame> encoded = encoder.finish();

@@ -279,7 +279,7 @@ class SlimTest {
         reel = Edit.apply(
                 new SetDelivery(40, 8, Dither.NONE, "", reel.delivery().encoding()), reel);
         Delivered delivered = SLIM.deliver(reel, pictures(rasters), Progress.NONE);
-        assertThat(delivered.exact()).isFalse();
+        assertThat(delivered.lossless()).isFalse();
         assertThat(delivered.stored().get(0).stored().transparentIndex()).isZero();
     }
 

@@ -41,7 +41,7 @@ class ArrangingTest {
         assertThat(page.locator(".ghost")).hasText("2 frames after frame 3");
         page.mouse().up();
         sheet.awaitOrder(2, 3, 1, 9, 10);
-        sheet.awaitUndo("Move 2 frames");
+        sheet.awaitUndo("Move 2 frames to place 3");
         sheet.assertSelection("2 of 5 frames · 200 ms");
     }
 
@@ -70,7 +70,7 @@ class ArrangingTest {
         sheet.card(5).click();
         page.keyboard().press("Control+v");
         sheet.awaitOrder(3, 9, 10, 1, 2);
-        sheet.awaitUndo("Move 2 frames");
+        sheet.awaitUndo("Move 2 frames to place 4");
         assertThat(sheet.card(4)).not().hasClass(Pattern.compile(".*lifted.*"));
     }
 

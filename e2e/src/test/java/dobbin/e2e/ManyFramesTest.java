@@ -33,7 +33,7 @@ class ManyFramesTest {
         page.keyboard().press("End");
         assertThat(page.locator("[aria-posinset='500']")).isFocused();
         page.keyboard().press("Alt+Home");
-        sheet.awaitUndo("Move frame 500");
+        sheet.awaitUndo("Move frame 500 to place 1");
         sheet.select("All");
         sheet.button("Reverse").click();
         sheet.awaitUndo("Reverse 500 frames");

@@ -94,7 +94,7 @@ class MoveTest {
         assertThat(bench.drawn(2).pixel(120, 80)).isEqualTo(BLUE);
         bench.more("Properties…");
         bench.fill("Name", "Gull");
-        bench.fill("Another every", "3");
+        bench.fill("Next picture every", "3");
         bench.submit();
         assertThat(bench.head("Gull")).isVisible();
         assertThat(bench.cell(3, 1)).containsText("A");
@@ -114,7 +114,7 @@ class MoveTest {
     void wordsComeLetterByLetter() throws Exception {
         bench.goTo(1);
         bench.addWords("Last ferry");
-        bench.motion("Come in letters");
+        bench.motion("Letters, one after the other");
         bench.fill("From frame", "2");
         bench.fill("To frame", "10");
         bench.submit();
@@ -206,8 +206,10 @@ class MoveTest {
         Object file = page.evaluate("""
                 async () => {
                   const path = '/api/reels/' + location.pathname.split('/')[2]
-                  let weight = null
-                  do { weight = await (await fetch(path + '/weight')).json() } while (weight.bytes === null)
+                  const told = async () => await (await fetch(path + '/weight')).json()
+                  const pause = () => new Promise(done => setTimeout(done, 20))
+                  let weight = await told()
+                  for (let i = 0; i < 1000 && weight.bytes === null; i++, weight = await told()) await pause()
                   const bytes = new Uint8Array(await (await fetch(path + '/files/' + weight.file + '.gif')).arrayBuffer())
                   return btoa(Array.from(bytes, byte => String.fromCharCode(byte)).join(''))
                 }""");

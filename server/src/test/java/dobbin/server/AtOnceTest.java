@@ -71,14 +71,9 @@ class AtOnceTest {
                         empty, "{\"type\":\"addStills\",\"after\":0,\"stills\":[" + stills + "],\"gathering\":\"\"}")
                 .json();
         String path = "/api/reels/" + reel.get("id").asString() + "/deliveries";
-        String job =
-                server.post(path, "{\"name\":\"Sunrise\"}").json().get("id").asString();
-        server.delete("/api/jobs/" + job);
-        JsonNode state = server.get("/api/jobs/" + job).json();
-        while (state.get("state").asString().equals("RUNNING")) {
-            Thread.sleep(20);
-            state = server.get("/api/jobs/" + job).json();
-        }
+        JsonNode job = server.post(path, "{\"name\":\"Sunrise\"}").json();
+        server.delete("/api/jobs/" + job.get("id").asString());
+        JsonNode state = server.ended(job);
         assertThat(state.get("state").asString()).isEqualTo("CANCELLED");
         assertThat(state.get("result").isNull()).isTrue();
         assertThat(server.get(path).json().size()).isZero();

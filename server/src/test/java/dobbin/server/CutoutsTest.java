@@ -117,7 +117,7 @@ class CutoutsTest {
             value = {
                 "{'type':'removeCutouts','cutouts':[9]} | name 1 that are no longer in this reel",
                 "{'type':'removeCutouts','cutouts':[]} | must name at least one cut-out",
-                "{'type':'removePoses','cells':[{'cutout':4,'frame':1}]} | It needs at least one",
+                "{'type':'removePoses','cells':[{'cutout':4,'frame':1}]} | A cut-out needs at least one pose",
                 "{'type':'spanCutouts','cutouts':[4],'firstFrame':3,'lastFrame':1} | must not come before the first frame",
                 "{'type':'setBorder','border':{'width':-1,'color':'000000','radius':0}} | width must be from 0 to 2,000",
                 "{'type':'tween','frame':3,'count':2,'delayMillis':40,'leaves':'EVEN','crossFade':true} | must have another after it",

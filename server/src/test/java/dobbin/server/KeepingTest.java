@@ -242,15 +242,8 @@ class KeepingTest {
     @Test
     void aFlippedBitInADeliveryIsSeen() throws Exception {
         JsonNode reel = server.reelOf(NIGHT, DAWN);
-        String job = server.post(path(reel) + "/deliveries", "{\"name\":\"Tide\"}")
-                .json()
-                .get("id")
-                .asString();
-        JsonNode state = server.get("/api/jobs/" + job).json();
-        while (state.get("state").asString().equals("RUNNING")) {
-            Thread.sleep(20);
-            state = server.get("/api/jobs/" + job).json();
-        }
+        JsonNode state = server.ended(
+                server.post(path(reel) + "/deliveries", "{\"name\":\"Tide\"}").json());
         String file = "/api/deliveries/" + state.get("result").asString() + ".gif";
         byte[] sound = server.get(file).body();
         assertThat(GifReader.open(sound, DecodeLimits.USUAL).size()).isEqualTo(new Size(30, 20));

@@ -1,5 +1,7 @@
 package dobbin.server;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.still.PngWriter;
@@ -16,6 +18,8 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.locks.LockSupport;
+import java.util.function.Predicate;
 import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
@@ -134,6 +138,25 @@ final class RunningServer implements BeforeAllCallback, AfterAllCallback {
         }
         JsonNode reel = post("/api/reels", "{\"name\":\"Tide\"}").json;
         return edit(reel, "{\"type\":\"addStills\",\"after\":0,\"stills\":[" + stills + "],\"gathering\":\"\"}").json;
+    }
+
+    /** @return what is there once it is as wanted, within 20 seconds */
+    JsonNode until(String path, Predicate<JsonNode> wanted) {
+        long deadline = System.nanoTime() + Duration.ofSeconds(20).toNanos();
+        JsonNode now = get(path).json;
+        while (!wanted.test(now) && System.nanoTime() < deadline) {
+            LockSupport.parkNanos(Duration.ofMillis(10).toNanos());
+            now = get(path).json;
+        }
+        assertThat(wanted.test(now)).as("%s after 20 s: %s", path, now).isTrue();
+        return now;
+    }
+
+    /** @return a job once it has ended */
+    JsonNode ended(JsonNode job) {
+        return until(
+                "/api/jobs/" + job.get("id").asString(),
+                state -> !state.get("state").asString().equals("RUNNING"));
     }
 
     Answer edit(JsonNode reel, String edit) {

@@ -1,0 +1,79 @@
+package dobbin.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.ReducedMotion;
+import java.nio.file.Files;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** The file as it is being decided, beside what was delivered. */
+class ShareTest {
+    @RegisterExtension
+    private static final Visit visit = new Visit();
+
+    private Page page;
+    private Sheet sheet;
+    private Locator figures;
+
+    @BeforeEach
+    void open() {
+        page = visit.page();
+        sheet = new Sheet(page);
+        sheet.openFive();
+        sheet.toShare();
+        figures = page.getByLabel("Page with the file").locator("figure");
+        assertThat(figures).hasCount(1);
+    }
+
+    @Test
+    void whatIsDecidedIsSeenBesideWhatWasDelivered() {
+        sheet.button("Deliver").click();
+        assertThat(page.getByLabel("Deliveries")).containsText("Tide.gif");
+        assertThat(figures).hasCount(1);
+        sheet.button("240").or(page.getByText("as the canvas")).first().click();
+        page.getByLabel("Width in pixels").fill("30");
+        page.getByLabel("Width in pixels").press("Enter");
+        assertThat(figures).hasCount(2);
+        assertThat(figures.nth(0)).containsText("As set now · 30 × 20");
+        assertThat(figures.nth(1)).containsText("Tide.gif · 60 × 40");
+        sheet.button("Only the file as set now").click();
+        assertThat(figures).hasCount(1);
+    }
+
+    @Test
+    void aFileIsDeliveredAndDownloadedInOnePressAndRepeatsHaveNamesOfTheirOwn() throws Exception {
+        Download first =
+                page.waitForDownload(() -> sheet.button("Deliver and download").click());
+        assertThat(first.suggestedFilename()).isEqualTo("Tide.gif");
+        assertThat(Stills.Loop.of(Files.readAllBytes(first.path())).colors()).hasSize(5);
+        Download second =
+                page.waitForDownload(() -> sheet.button("Deliver and download").click());
+        assertThat(second.suggestedFilename()).isEqualTo("Tide 2.gif");
+    }
+
+    @Test
+    void itIsPausedWhereMotionIsReducedAndByHand() {
+        assertThat(figures.locator("img")).hasCount(1);
+        sheet.button("Pause").click();
+        assertThat(figures.locator("img")).hasCount(0);
+        assertThat(figures.locator("canvas")).isVisible();
+        sheet.button("Play").click();
+        assertThat(figures.locator("img")).hasCount(1);
+        page.emulateMedia(new Page.EmulateMediaOptions().setReducedMotion(ReducedMotion.REDUCE));
+        page.reload();
+        assertThat(figures.locator("canvas")).isVisible();
+        assertThat(figures.locator("img")).hasCount(0);
+    }
+
+    @Test
+    void thePageMayHaveAnyColor() {
+        page.getByLabel("Page of any color").fill("#123456");
+        assertThat(page.getByLabel("Page with the file")).hasCSS("background-color", "rgb(18, 52, 86)");
+    }
+}
