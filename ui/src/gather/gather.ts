@@ -118,11 +118,15 @@ async function readAll(files: Gatherable[], came: (index: number, stills: NewSti
   const limits = await answer(api.GET('/api/limits'))
   const waiting = files.map((each, index) => ({ ...each, index }))
   const failed: Gatherable[] = []
+  let unreachable: unknown = null
 
   async function reader(): Promise<void> {
-    for (let next = waiting.shift(); next && !signal.aborted; next = waiting.shift()) {
-      const taken = await readOne(next.file, limits, signal)
-      if (signal.aborted) {
+    for (let next = waiting.shift(); next && !signal.aborted && unreachable === null; next = waiting.shift()) {
+      const taken = await readOne(next.file, limits, signal).catch((failure: unknown) => {
+        unreachable = failure
+        return null
+      })
+      if (signal.aborted || taken === null) {
         return
       }
       gathering.notes.push(...taken.notes)
@@ -136,6 +140,9 @@ async function readAll(files: Gatherable[], came: (index: number, stills: NewSti
   }
 
   await Promise.all(Array.from({ length: AT_ONCE }, reader))
+  if (unreachable !== null) {
+    throw unreachable
+  }
   return failed
 }
 

@@ -15,6 +15,8 @@ const props = defineProps<{
   placeholder?: string
   /** How many places behind the point; none unless said. */
   decimals?: number
+  /** Said of what is smaller than the range, where that needs a reason. */
+  tooSmall?: string
   /** Show the label inside the field, for places that have no other. */
   labelled?: boolean
 }>()
@@ -42,7 +44,8 @@ function finish(): void {
     problem.value = ''
   } else if (rounded(value) !== value || !(value >= props.min && value <= props.max)) {
     const kind = props.decimals ? 'A number' : 'A whole number'
-    problem.value = `${kind} from ${props.min.toLocaleString('en')} to ${props.max.toLocaleString('en')}`
+    const range = `${kind} from ${props.min.toLocaleString('en')} to ${props.max.toLocaleString('en')}`
+    problem.value = value < props.min && props.tooSmall ? props.tooSmall : range
   } else {
     problem.value = ''
     emit('done', value)

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { limits } from '@/api/limits'
 import type { Edit, Fit, Size, Still } from '@/api/types'
 import { drawnPicture } from '@/api/client'
 import ColorField from '@/parts/ColorField.vue'
 import DialogCard from '@/parts/DialogCard.vue'
 import { WAYS } from '@/parts/fits'
 import NumberField from '@/parts/NumberField.vue'
+import SizeField from '@/parts/SizeField.vue'
 import { useArranging } from './arranging'
 import { useAsking } from './asking'
 import { useDraft } from '@/reel/draft'
@@ -46,7 +46,12 @@ watch(shown, (open) => {
   }
 })
 
-const sizes = computed(() => store.reel?.stillSizes.slice(0, 4) ?? [])
+const sizes = computed(() =>
+  (store.reel?.stillSizes.slice(0, 4) ?? []).map(({ size, count }) => ({
+    size,
+    title: `${size.width} × ${size.height} · ${count} ${count === 1 ? 'still' : 'stills'}`,
+  })),
+)
 /** What becomes of the delivered file with another canvas. */
 const fileText = computed(() => {
   const reel = store.reel
@@ -95,18 +100,7 @@ function done(): Promise<boolean> {
       <div class="settings">
         <fieldset>
           <legend>Canvas</legend>
-          <div class="row">
-            <number-field :value="canvas.width" label="Canvas width" suffix="px" v-bind="limits.SetCanvas.width" :step="10"
-              @done="(width) => (canvas.width = width)" />
-            <span class="quiet">×</span>
-            <number-field :value="canvas.height" label="Canvas height" suffix="px" v-bind="limits.SetCanvas.height" :step="10"
-              @done="(height) => (canvas.height = height)" />
-          </div>
-          <div class="chips" role="group" aria-label="Canvas from the stills">
-            <v-btn v-for="{ size, count } in sizes" :key="`${size.width} ${size.height}`" size="small" variant="outlined"
-              class="chip" :active="isCanvas(size)" :aria-pressed="isCanvas(size)" @click="canvas = { ...size }">{{ size.width }} × {{ size.height }} · {{ count }}
-              {{ count === 1 ? 'still' : 'stills' }}</v-btn>
-          </div>
+          <size-field v-model="canvas" :sizes="sizes" chips="Canvas from the stills" />
         </fieldset>
         <p v-if="fileText" class="quiet file">{{ fileText }}</p>
         <fieldset>
@@ -168,13 +162,6 @@ legend {
   display: flex;
   align-items: center;
   gap: 8px;
-}
-
-.chips {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-  margin-top: 8px;
 }
 
 figure {

@@ -13,6 +13,8 @@ import { UNITS } from './units'
 import type { Unit } from './units'
 
 /** How long frames show: the chosen ones, or all. */
+/** Viewers take a delay of 0 for none, and show the frame as long as they like. */
+const TOO_SHORT = '10 ms is the shortest delay that a GIF can hold and that differs from none.'
 const COMMON = [40, 50, 60, 80, 100, 200, 500, 1000, 2000]
 
 const store = useReel()
@@ -60,7 +62,7 @@ const CHANGES = [
     <h2>{{ title }}</h2>
     <div class="row">
       <number-field :value="same === null ? null : field.fromMillis(same)" :label="`Delay in ${field.label}`" placeholder="mixed"
-        :min="field.min" :max="field.max" :step="field.step" :decimals="field.decimals" class="field"
+        :min="field.min" :max="field.max" :step="field.step" :decimals="field.decimals" :too-small="unit === 'fps' ? undefined : TOO_SHORT" class="field"
         @done="(value) => arranging.setDelay(field.toMillis(value))" />
       <v-btn-toggle v-model="unit" mandatory density="compact" variant="outlined" divided aria-label="Unit" class="units">
         <v-btn v-for="(each, key) in UNITS" :key="key" :value="key" size="small">{{ each.label }}</v-btn>

@@ -224,7 +224,7 @@ class ArrangingTest {
     @Test
     void cardsAndEmptyFramesAreMadeAndChanged() {
         sheet.card(1).click();
-        sheet.add("Title card…");
+        sheet.add("Title cards…");
         sheet.answer("Words, or none", "Low tide", "Add");
         assertThat(sheet.card(2)).containsText("Frame 2, 1.5 s, Low tide");
         sheet.more("Change the card…");

@@ -4,7 +4,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import com.microsoft.playwright.Page;
 import dobbin.gif.GifReader;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
@@ -12,35 +11,13 @@ import dobbin.still.DecodeLimits;
 import java.util.Base64;
 import java.util.Collections;
 import java.util.List;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** What people do with cut-outs. Twelve frames, black to white, in a reel of their own each time. */
-class MoveTest {
+class MoveTest extends AtTheMoveBench {
     private static final Size SMALL = new Size(40, 20);
     private static final int RED = 0xFFD02020;
     private static final int BLUE = 0xFF2020D0;
-
-    @RegisterExtension
-    private static final Visit visit = new Visit();
-
-    private Page page;
-    private MoveBench bench;
-    private Sheet sheet;
-
-    @BeforeEach
-    void open() {
-        page = visit.page();
-        bench = new MoveBench(page);
-        sheet = bench.sheet();
-    }
-
-    @AfterEach
-    void nothingComplained() {
-        assertThat(visit.browser().complaints()).isEmpty();
-    }
 
     @Test
     void aTweenFadesFromStillToStillInLinearLight() throws Exception {

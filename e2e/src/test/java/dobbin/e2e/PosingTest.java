@@ -5,38 +5,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Locator;
-import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.KeyboardModifier;
 import dobbin.raster.Size;
 import java.util.List;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** What hands do on the stage and the exposure sheet. Twelve frames, black to white, in a reel of their own each time. */
-class PosingTest {
+class PosingTest extends AtTheMoveBench {
     private static final Size SMALL = new Size(40, 20);
     private static final int RED = 0xFFD02020;
-
-    @RegisterExtension
-    private static final Visit visit = new Visit();
-
-    private Page page;
-    private MoveBench bench;
-    private Sheet sheet;
-
-    @BeforeEach
-    void open() {
-        page = visit.page();
-        bench = new MoveBench(page);
-        sheet = bench.sheet();
-    }
-
-    @AfterEach
-    void nothingComplained() {
-        assertThat(visit.browser().complaints()).isEmpty();
-    }
 
     @Test
     void cutOutsAreDraggedTurnedSizedAndNudged() {

@@ -163,7 +163,7 @@ class ScreenshotsTest {
     private static void dialogs(Page page) {
         Sheet sheet = new Sheet(page);
         page.locator(".scroller").evaluate("sheet => sheet.scrollTop = 0");
-        sheet.add("Title card…");
+        sheet.add("Title cards…");
         page.getByLabel("Words, or none").fill("Sunrise at 5.12");
         page.waitForTimeout(1_500);
         take(page, "card-light");

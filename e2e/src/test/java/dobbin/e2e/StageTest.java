@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Locator;
-import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
 import dobbin.lettering.Typeface;
@@ -15,24 +14,13 @@ import java.io.InputStream;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** The stage of Move: room around the canvas, zoom, its tools by keyboard, and words of any script. */
-class StageTest {
-    @RegisterExtension
-    private static final Visit visit = new Visit();
-
+class StageTest extends AtTheMoveBench {
     private static final int RED = 0xFFB23E28;
 
-    private Page page;
-    private MoveBench bench;
-    private Sheet sheet;
-
     @BeforeEach
-    void open() {
-        page = visit.page();
-        bench = new MoveBench(page);
-        sheet = bench.sheet();
+    void goToTheFirstFrame() {
         bench.goTo(1);
     }
 
@@ -155,6 +143,7 @@ class StageTest {
         page.locator(".v-dialog button[type=submit]").click();
         assertThat(page.locator(".v-dialog .refused")).containsText("which no typeface here has a letter for");
         assertThat(text).hasValue("tide \uE000");
+        visit.browser().complaints().clear();
         text.fill("שלום 灯台 مرحبا ⛴");
         bench.submit();
         assertThat(bench.head("שלום")).isVisible();
@@ -167,6 +156,7 @@ class StageTest {
         page.locator("[data-test=typeface]")
                 .setInputFiles(new FilePayload("Notes.ttf", "font/ttf", "no letters".getBytes()));
         assertThat(page.locator(".v-dialog")).containsText("“Notes.ttf” is no typeface in the form of TTF or OTF.");
+        visit.browser().complaints().clear();
         try (InputStream lora = Typeface.class.getResourceAsStream("Lora-Regular.ttf")) {
             page.locator("[data-test=typeface]")
                     .setInputFiles(new FilePayload("Mine.ttf", "font/ttf", lora.readAllBytes()));

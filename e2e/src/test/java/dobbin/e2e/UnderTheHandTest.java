@@ -5,35 +5,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Locator;
-import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.KeyboardModifier;
 import java.util.List;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** Where a quick hand could slip on the Move bench: nothing lands on another frame, in another column, or is gone unasked. */
-class UnderTheHandTest {
-    @RegisterExtension
-    private static final Visit visit = new Visit();
-
-    private Page page;
-    private MoveBench bench;
-    private Sheet sheet;
-
+class UnderTheHandTest extends AtTheMoveBench {
     @BeforeEach
-    void open() {
-        page = visit.page();
-        bench = new MoveBench(page);
-        sheet = bench.sheet();
+    void goToTheFirstFrame() {
         bench.goTo(1);
         bench.addShape("Ellipse");
-    }
-
-    @AfterEach
-    void nothingComplained() {
-        assertThat(visit.browser().complaints()).isEmpty();
     }
 
     @Test
