@@ -20,11 +20,15 @@ export async function answer<T>(call: Promise<{ data?: T; error?: unknown; respo
   return result.data as T
 }
 
-/** Draws something that is not in the reel yet, as it would look there. */
-export async function drawnPicture(reel: string, draft: Draft, width: number): Promise<Blob> {
+/**
+ * Draws something that is not in the reel yet, as it would look there without cut-outs.
+ *
+ * @param alone without backdrop and border, too
+ */
+export async function drawnPicture(reel: string, draft: Draft, width: number, alone = false): Promise<Blob> {
   const picture = await answer(
     api.POST('/api/reels/{id}/drawings', {
-      params: { path: { id: reel }, query: { width } },
+      params: { path: { id: reel }, query: { width, alone } },
       body: draft,
       parseAs: 'blob',
     }),

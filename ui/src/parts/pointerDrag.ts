@@ -2,6 +2,9 @@ import { onScopeDispose, shallowRef } from 'vue'
 import type { Ref } from 'vue'
 
 const FAR_ENOUGH = 4
+/** How long a finger rests before it drags, in ms, and how little it may move meanwhile, in CSS pixels. */
+const REST = 350
+const REST_REACH = 8
 const SCROLL_ZONE = 48
 const SCROLL_STEP = 14
 
@@ -20,6 +23,8 @@ export interface DragState {
 export interface DragHandlers {
   /** How far the pointer must go before it drags, in CSS pixels; with 0, pressing is dragging. */
   far?: number
+  /** A finger drags once it has rested: before that it scrolls. */
+  fingerRests?: boolean
   /** The pointer was let go where it was pressed. */
   click?: () => void
   move?: (state: DragState) => void
@@ -41,6 +46,7 @@ export function usePointerDrag(placeOf = inWindow, scroller?: Ref<HTMLElement | 
   let start: Place = from
   let last: PointerEvent | null = null
   let scrolling = 0
+  let resting = 0
 
   function press(event: PointerEvent, wanted: DragHandlers): void {
     stop()
@@ -51,14 +57,41 @@ export function usePointerDrag(placeOf = inWindow, scroller?: Ref<HTMLElement | 
     window.addEventListener('pointerup', onUp)
     window.addEventListener('pointercancel', giveUp)
     window.addEventListener('keydown', onKey, true)
-    if (wanted.far === 0) {
+    if (wanted.fingerRests && event.pointerType === 'touch') {
+      window.addEventListener('touchmove', keepFromScrolling, { passive: false })
+      window.addEventListener('contextmenu', keepFromOpening, true)
+      resting = window.setTimeout(() => rested(event), REST)
+    } else if (wanted.far === 0) {
       update(event)
     }
   }
 
+  function rested(event: PointerEvent): void {
+    resting = 0
+    update(event)
+  }
+
+  function keepFromScrolling(event: TouchEvent): void {
+    if (state.value) {
+      event.preventDefault()
+    }
+  }
+
+  /** A long press opens a menu where it does not drag. */
+  function keepFromOpening(event: Event): void {
+    event.preventDefault()
+    event.stopPropagation()
+  }
+
   function onMove(event: PointerEvent): void {
     last = event
-    const far = Math.hypot(event.clientX - start.x, event.clientY - start.y) >= (handlers?.far ?? FAR_ENOUGH)
+    const moved = Math.hypot(event.clientX - start.x, event.clientY - start.y)
+    if (resting !== 0) {
+      // The finger scrolls.
+      if (moved > REST_REACH) stop()
+      return
+    }
+    const far = moved >= (handlers?.far ?? FAR_ENOUGH)
     if (state.value || far) {
       update(event)
       scrolling ||= scroller ? requestAnimationFrame(scrollNearEdges) : 0
@@ -113,12 +146,15 @@ export function usePointerDrag(placeOf = inWindow, scroller?: Ref<HTMLElement | 
 
   function stop(): void {
     cancelAnimationFrame(scrolling)
-    scrolling = 0
+    window.clearTimeout(resting)
+    scrolling = resting = 0
     handlers = last = state.value = null
     window.removeEventListener('pointermove', onMove)
     window.removeEventListener('pointerup', onUp)
     window.removeEventListener('pointercancel', giveUp)
     window.removeEventListener('keydown', onKey, true)
+    window.removeEventListener('touchmove', keepFromScrolling)
+    window.removeEventListener('contextmenu', keepFromOpening, true)
   }
 
   onScopeDispose(stop)

@@ -7,6 +7,7 @@ import { useKeys } from '@/ground/keys'
 import LoopStage from '@/stage/LoopStage.vue'
 import { usePlayhead } from '@/reel/playhead'
 import { useReel } from '@/reel/store'
+import { useLiftedStill } from './liftedStill'
 import LiveCutout from './LiveCutout.vue'
 import { useMoving } from './moving'
 import type { Posed } from './moving'
@@ -63,23 +64,34 @@ const beyond = computed(() =>
 )
 const readout = computed(() => `${Math.round(scale.value * devicePixelRatio * 100)} %`)
 
-/** What is dragged is lifted off the picture, with all that lies above it. */
+/** What is dragged is lifted off the picture, with all that lies above it: the still too, where it lies under that. */
 const lifted = computed(() => {
-  const lowest = moving.all.findIndex(({ cutout }) => moving.drafts.has(cutout.id))
-  return lowest < 0 ? [] : moving.all.slice(lowest).filter(isLive)
+  const drawn = [...moving.all.filter(({ cutout }) => cutout.under), ...moving.all.filter(({ cutout }) => !cutout.under)]
+  const lowest = drawn.findIndex(({ cutout }) => moving.drafts.has(cutout.id))
+  return lowest < 0 ? [] : drawn.slice(lowest).filter(isLive)
 })
+const still = useLiftedStill(() => lifted.value.some(({ cutout }) => cutout.under))
 
 function isLive({ cutout, stop, pose }: Posed): boolean {
-  return moving.drafts.has(cutout.id) || (!cutout.under && !cutout.hidden && stop.there && pose.opacity > 0)
+  return moving.drafts.has(cutout.id) || (!cutout.hidden && stop.there && pose.opacity > 0)
 }
 
 /** The picture without what is lifted, as it was when that was taken up: the rest of it does not change by that. */
 const ground = ref('')
 const groundThere = ref(false)
 /** Until the ground is there, what lies above is still in the picture, and must not be drawn twice. */
-const live = computed(() =>
-  lifted.value.filter(({ cutout }) => groundThere.value || moving.drafts.has(cutout.id)),
-)
+const live = computed(() => lifted.value.filter(({ cutout }) => groundThere.value || moving.drafts.has(cutout.id)))
+const liveUnder = computed(() => live.value.filter(({ cutout }) => cutout.under))
+const liveOver = computed(() => live.value.filter(({ cutout }) => !cutout.under))
+/** The border lies over all of it. */
+const border = computed(() => {
+  const { width, color, radius } = store.reel!.border
+  const { width: wide, height: high } = canvas.value
+  return {
+    borderRadius: `${Math.min(radius, wide / 2, high / 2) * scale.value}px`,
+    border: width > 0 ? `${width * scale.value}px solid #${color}` : 'none',
+  }
+})
 let patience = 0
 watch(
   () => lifted.value.map(({ cutout }) => cutout.id).join(' '),
@@ -247,8 +259,11 @@ defineExpose({ arm })
       aria-label="Stage. Arrow keys move what is chosen." @keydown="onKey">
       <loop-stage :look="{ ground: '', zoom: 'fit' }" :hard="scale >= HARD_FROM" class="frame" @sharp="(look) => look === playhead.frame?.drawn && moving.seen()" />
       <img v-if="ground" :src="ground" alt="" class="frame" draggable="false" @load="groundThere = true" />
-      <div class="live">
-        <live-cutout v-for="each in live" :key="each.cutout.id" :posed="each" :scale="scale" />
+      <div v-if="live.length > 0" class="live" :style="{ borderRadius: border.borderRadius }">
+        <live-cutout v-for="each in liveUnder" :key="each.cutout.id" :posed="each" :scale="scale" />
+        <img v-if="liveUnder.length > 0 && still" :src="still" alt="" class="frame" draggable="false" />
+        <live-cutout v-for="each in liveOver" :key="each.cutout.id" :posed="each" :scale="scale" />
+        <div class="border" :style="border" />
       </div>
       <svg class="marks" :viewBox="`0 0 ${canvas.width} ${canvas.height}`" aria-hidden="true">
         <polygon v-for="each in beyond" :key="each.cutout.id" :points="outline(each)" class="box beyond" />
@@ -377,6 +392,11 @@ defineExpose({ arm })
   position: absolute;
   inset: 0;
   overflow: hidden;
+}
+
+.border {
+  position: absolute;
+  inset: 0;
 }
 
 .marks {

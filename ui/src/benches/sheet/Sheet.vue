@@ -107,17 +107,25 @@ function onDown(event: PointerEvent): void {
   }
 }
 
-/** Pressing on a chosen card may begin to drag all that are chosen; only letting go chooses it alone. */
+/**
+ * Pressing on a chosen card may begin to drag all that are chosen; only letting go chooses it alone. A finger may be about to
+ * scroll: it chooses by a tap, or once it has rested and drags.
+ */
 function cardDown(event: PointerEvent, id: number): void {
   const plain = !event.shiftKey && !event.ctrlKey && !event.metaKey
   const wasChosen = selection.set.has(id)
-  if (!plain || !wasChosen) {
+  const finger = event.pointerType === 'touch'
+  if (!finger && (!plain || !wasChosen)) {
     choose(event, id)
   }
   if (plain) {
     drag.press(event, {
-      click: () => wasChosen && choose(event, id),
-      move: ({ to }) => (target.value = targetAt(to)),
+      fingerRests: true,
+      click: () => (finger || wasChosen) && choose(event, id),
+      move: ({ to }) => {
+        if (!selection.set.has(id)) choose(event, id)
+        target.value = targetAt(to)
+      },
       drop: () => {
         const gap = target.value?.gap ?? 0
         target.value = null

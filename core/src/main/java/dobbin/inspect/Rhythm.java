@@ -46,7 +46,7 @@ public record Rhythm(double[] changes, double usual, double seamRatio, Seam seam
         }
         double usual = median(Arrays.copyOfRange(changes, 1, changes.length));
         double ratio = changes[0] / Math.max(usual, NOTHING);
-        Seam seam = changes.length == 2 ? Seam.NONE : cuts ? Seam.CUTS : verdict(changes[0], usual, ratio);
+        Seam seam = changes.length == 2 ? Seam.NONE : verdict(changes[0], usual, ratio, cuts);
         return new Rhythm(changes, usual, ratio, seam);
     }
 
@@ -55,9 +55,12 @@ public record Rhythm(double[] changes, double usual, double seamRatio, Seam seam
         return seamRatio <= HARDLY_MORE;
     }
 
-    private static Seam verdict(double seam, double usual, double ratio) {
+    private static Seam verdict(double seam, double usual, double ratio, boolean cuts) {
         if (seam < NOTHING) {
             return usual < NOTHING ? Seam.SMOOTH : Seam.REPEATS;
+        }
+        if (cuts) {
+            return Seam.CUTS;
         }
         if (isSmooth(ratio)) {
             return Seam.SMOOTH;

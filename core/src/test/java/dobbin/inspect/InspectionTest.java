@@ -179,6 +179,9 @@ class InspectionTest {
         assertThat(seam(reel(0, 8, 16, 24, 32, 40))).isEqualTo(Rhythm.Seam.SMOOTH);
         assertThat(seam(reel(0, 20, 40))).isEqualTo(Rhythm.Seam.SMOOTH);
         assertThat(seam(reel(100, 101))).isEqualTo(Rhythm.Seam.NONE);
+        assertThat(seam(reel(100, 101, 102, 100)))
+                .as("the loop stops for a beat")
+                .isEqualTo(Rhythm.Seam.REPEATS);
     }
 
     private static Rhythm.Seam seam(Reel reel) {

@@ -51,6 +51,43 @@ class DraggingTest {
         assertThat(visit.browser().complaints()).isEmpty();
     }
 
+    /** The still leaves a strip of the canvas bare, where what lies under it is seen; the border lies over all. */
+    @Test
+    void whatLiesUnderTheStillAndTheBorderStaysThereWhileItIsDragged() throws Exception {
+        Page page = visit.page();
+        MoveBench bench = new MoveBench(page);
+        bench.goTo(6);
+        bench.addShape("Ellipse");
+        bench.addShape("Star");
+        edit(page, "{\"type\":\"setCanvas\",\"width\":240,\"height\":240}");
+        edit(page, """
+                {"type":"setBorder","border":{"width":14,"color":"203060","radius":40}}""");
+        edit(page, """
+                {"type": "layCutouts", "cutouts": [%d], "under": true, "blend": "NORMAL",
+                 "shadow": {"x": 0, "y": 0, "blur": 0, "color": "000000", "opacity": 0}}
+                """.formatted(id(bench, 0)));
+        bench.sheet().awaitUndo("Change blend and shadow of Ellipse");
+        edit(page, """
+                {"type": "setPoses", "frame": %d, "scope": "EVERYWHERE", "placed": [
+                  {"cutout": %d, "pose": {"x": 30, "y": 40, "scaleX": 2, "scaleY": 2, "turn": 0, "opacity": 1, "shown": 1, "walk": 0}}]}
+                """.formatted(bench.reel().at("/frames/0/id").asInt(), id(bench, 0)));
+        bench.head("Ellipse").click();
+        page.waitForCondition(() -> bench.track(1, "x").get(5) == 30);
+        BoundingBox stage = page.locator(".surface").boundingBox();
+        double scale = stage.width / 240;
+        page.mouse().move(stage.x + 30 * scale, stage.y + 30 * scale);
+        page.mouse().down();
+        page.mouse().move(stage.x + 36 * scale, stage.y + 30 * scale);
+        page.mouse().move(stage.x + 40 * scale, stage.y + 30 * scale);
+        page.waitForCondition(() -> page.locator(".live > img").count() == 1
+                && page.locator(".live img").count() == 3
+                && imagesAreThere(page));
+        Raster dragged = seen(page);
+        page.mouse().up();
+        page.waitForCondition(() -> page.locator(".live").count() == 0);
+        assertThat(difference(dragged, seen(page))).isLessThan(FAINT_LEVELS);
+    }
+
     /** @return what is seen while the button is down */
     private static Raster drag(Page page, double x) throws Exception {
         BoundingBox stage = page.locator(".surface").boundingBox();

@@ -2,8 +2,9 @@ package dobbin.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.options.FilePayload;
+import dobbin.lettering.Typeface;
 import java.io.IOException;
+import java.io.InputStream;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -23,7 +24,7 @@ class KilledServerTest {
     @Test
     void killingTheServerRightAfterAnAnswerLosesNothing(@TempDir Path data) throws Exception {
         try (App app = App.start(data)) {
-            JsonNode reel = reelWithAFrame(app);
+            JsonNode reel = withACardInATypefaceOfItsOwn(app, reelWithAFrame(app));
             for (int life = 0; life < 3; life++) {
                 for (int edit = 0; edit < EDITS_A_LIFE; edit++) {
                     reel = answer(
@@ -37,21 +38,39 @@ class KilledServerTest {
                 JsonNode kept = answer(app, "/api/reels/" + reel.get("id").asString(), null);
                 assertThat(kept).isEqualTo(reel);
             }
-            String drawn = reel.get("frames").get(0).get("drawn").asString();
-            String picture = "/api/reels/" + reel.get("id").asString() + "/frames/" + drawn + ".png?width=60";
-            assertThat(send(HttpRequest.newBuilder(URI.create(app.address() + picture)))
-                            .statusCode())
-                    .isEqualTo(200);
+            for (JsonNode frame : reel.get("frames")) {
+                String drawn = frame.get("drawn").asString();
+                String picture = "/api/reels/" + reel.get("id").asString() + "/frames/" + drawn + ".png?width=60";
+                assertThat(send(HttpRequest.newBuilder(URI.create(app.address() + picture)))
+                                .statusCode())
+                        .isEqualTo(200);
+            }
         }
     }
 
-    private JsonNode reelWithAFrame(App app) throws Exception {
-        FilePayload still = Stills.png(1);
-        HttpRequest.Builder upload = HttpRequest.newBuilder(URI.create(app.address() + "/api/pictures?name=Tide"))
+    /** A new process knows the file again from the data alone. */
+    private JsonNode withACardInATypefaceOfItsOwn(App app, JsonNode reel) throws Exception {
+        byte[] lora;
+        try (InputStream file = Typeface.class.getResourceAsStream("Lora-Regular.ttf")) {
+            lora = file.readAllBytes();
+        }
+        JsonNode own = upload(app, "/api/typefaces?name=Mine.ttf", lora);
+        return answer(app, "/api/reels/" + reel.get("id").asString() + "/edits", """
+                {"base":2,"edit":{"type":"addCard","after":1,"delayMillis":90,"card":{"kind":"card","background":"9cc3e0",
+                  "text":"Ferry","typeface":"PLAIN","own":%s,"size":12,"color":"101830","align":"CENTER"}}}""".formatted(own));
+    }
+
+    private JsonNode upload(App app, String path, byte[] file) throws Exception {
+        HttpRequest.Builder upload = HttpRequest.newBuilder(URI.create(app.address() + path))
                 .header("Content-Type", "application/octet-stream")
-                .POST(HttpRequest.BodyPublishers.ofByteArray(still.buffer));
-        JsonNode taken =
-                JsonMapper.shared().readTree(send(upload).body()).get("stills").get(0);
+                .POST(HttpRequest.BodyPublishers.ofByteArray(file));
+        return JsonMapper.shared().readTree(send(upload).body());
+    }
+
+    private JsonNode reelWithAFrame(App app) throws Exception {
+        JsonNode taken = upload(app, "/api/pictures?name=Tide", Stills.png(1).buffer)
+                .get("stills")
+                .get(0);
         JsonNode reel = answer(app, "/api/reels", "{\"name\":\"Tide\"}");
         return answer(app, "/api/reels/" + reel.get("id").asString() + "/edits", """
                 {"base":1,"edit":{"type":"addStills","after":0,"stills":[

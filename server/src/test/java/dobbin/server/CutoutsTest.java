@@ -110,6 +110,27 @@ class CutoutsTest {
         assertThat(shown.get("cutouts").get(0).get("hidden").asBoolean()).isFalse();
     }
 
+    @Test
+    void whatIsNotInTheReelYetIsDrawnWithoutItsCutOuts() throws Exception {
+        JsonNode reel = withSquare();
+        String still = reel.at("/frames/0/content").toString();
+        String draft = "{\"content\":" + still + ",\"canvas\":" + reel.get("canvas") + "}";
+        Answer drawn = server.post(path(reel) + "/drawings?width=30", draft);
+        assertThat(drawn.status()).isEqualTo(200);
+        Raster picture = StillReader.read(drawn.body(), DecodeLimits.USUAL).raster();
+        assertThat(picture.pixel(15, 10)).isEqualTo(picture.pixel(0, 0));
+        JsonNode bordered = server.edit(
+                        reel, "{\"type\":\"setBorder\",\"border\":{\"width\":3,\"color\":\"ff0000\",\"radius\":0}}")
+                .json();
+        byte[] framed =
+                server.post(path(bordered) + "/drawings?width=30", draft).body();
+        byte[] alone = server.post(path(bordered) + "/drawings?width=30&alone=true", draft)
+                .body();
+        assertThat(StillReader.read(framed, DecodeLimits.USUAL).raster().pixel(0, 0))
+                .isEqualTo(0xFFFF0000);
+        assertThat(alone).isEqualTo(drawn.body());
+    }
+
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',
@@ -120,7 +141,7 @@ class CutoutsTest {
                 "{'type':'removePoses','cells':[{'cutout':4,'frame':1}]} | A cut-out needs at least one pose",
                 "{'type':'spanCutouts','cutouts':[4],'firstFrame':3,'lastFrame':1} | must not come before the first frame",
                 "{'type':'setBorder','border':{'width':-1,'color':'000000','radius':0}} | width must be from 0 to 2,000",
-                "{'type':'tween','frame':3,'count':2,'delayMillis':40,'leaves':'EVEN','crossFade':true} | must have another after it",
+                "{'type':'tween','frame':3,'count':0,'delayMillis':40,'leaves':'EVEN','crossFade':true} | count must be from 1 to 500",
                 "{'type':'addMotion','cutouts':[4],'firstFrame':1,'lastFrame':3,'motion':{'kind':'spin','steps':1}} | steps must be from 2 to 360"
             })
     void badEditsSayWhatIsWrongAndChangeNothing(String edit, String says) {

@@ -8,9 +8,12 @@ import dobbin.inspect.Rhythm;
 import dobbin.raster.Bounds;
 import dobbin.raster.Size;
 import dobbin.reel.Art;
+import dobbin.reel.Border;
+import dobbin.reel.Fill;
 import dobbin.reel.FrameContent;
 import dobbin.reel.PictureRef;
 import dobbin.reel.Ranges;
+import dobbin.reel.Reel;
 import dobbin.server.reels.OpenReel;
 import dobbin.server.reels.Reels;
 import dobbin.server.work.Turns.Urgency;
@@ -102,12 +105,22 @@ class RenderController {
     /** Something that is not in the reel yet, on the canvas it might have. */
     record Draft(FrameContent content, Size canvas) {}
 
-    /** Draws what is not in the reel yet, as it would look there. */
+    /**
+     * Draws what is not in the reel yet, as it would look there without cut-outs.
+     *
+     * @param alone without backdrop and border, too
+     */
     @PostMapping(path = "/api/reels/{id}/drawings", produces = MediaType.IMAGE_PNG_VALUE)
-    byte[] draw(@PathVariable String id, @RequestParam int width, @RequestBody Draft draft) {
+    byte[] draw(
+            @PathVariable String id,
+            @RequestParam int width,
+            @RequestParam(defaultValue = "false") boolean alone,
+            @RequestBody Draft draft) {
         Ranges.check("width", width, 1, Renders.MAX_WIDTH);
         SetCanvas canvas = new SetCanvas(draft.canvas().width(), draft.canvas().height());
-        return renders.draft(Edit.apply(canvas, reels.open(id).reel()), draft.content(), width);
+        Reel reel = Edit.apply(canvas, reels.open(id).reel()).withCutouts(List.of());
+        Reel bare = alone ? reel.withBackdrop(Fill.NONE).withBorder(Border.NONE) : reel;
+        return renders.draft(bare, draft.content(), width);
     }
 
     /**
