@@ -40,8 +40,11 @@ export const atFoot = computed(() => (message.value?.kind === 'problem' && ownPl
 
 /** @return the problem to be said in a dialog while it is shown, or empty */
 export function useOwnPlace(shown: Ref<boolean>): ComputedRef<string> {
-  watch(shown, (now, before) => {
-    ownPlaces.value += Number(now) - Number(before ?? false)
+  watch(shown, (now, before = false) => {
+    if (now === before) {
+      return
+    }
+    ownPlaces.value += now ? 1 : -1
     // What was said before is not about it.
     if (message.value?.kind === 'problem') {
       message.value = null

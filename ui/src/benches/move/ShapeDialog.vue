@@ -89,7 +89,7 @@ function done(): Promise<boolean> {
           <color-field v-if="shape.stroke > 0" v-model="shape.strokeColor" label="Stroke color" />
         </div>
       </div>
-      <div class="preview checker" :style="{ backgroundImage: behind }"><img v-if="preview" :src="preview" alt="The shape as it will look" /></div>
+      <div class="preview checker" :style="behind"><img v-if="preview" :src="preview" alt="The shape as it will look" /></div>
     </div>
   </dialog-card>
 </template>

@@ -94,7 +94,7 @@ function done(): Promise<boolean> {
           <color-field v-if="words.outline > 0" v-model="words.outlineColor" label="Outline color" />
         </div>
       </div>
-      <div class="preview checker" :style="{ backgroundImage: behind }"><img v-if="preview" :src="preview" alt="The words as they will look" /></div>
+      <div class="preview checker" :style="behind"><img v-if="preview" :src="preview" alt="The words as they will look" /></div>
     </div>
   </dialog-card>
 </template>

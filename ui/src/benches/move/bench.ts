@@ -10,11 +10,13 @@ export const move: Bench = {
       keys: [
         ['← → ↑ ↓', 'Move what is chosen by a step; with Shift by ten'],
         ['Page up Page down', 'One frame back or on'],
+        ['+ − 0', 'Zoom in, zoom out, fit the canvas in'],
         ['Shift + drag', 'Straight across or down; turn by 15°'],
         ['Alt + drag', 'No snapping; size without keeping the shape'],
         ['Ctrl + C V', 'Copy cut-outs, paste at the same place'],
         ['Ctrl + G', 'Group'],
         ['Delete', 'Remove the cut-outs'],
+        ['← → ↑ ↓ Enter', 'With a tool: move the cross, set a point'],
       ],
     },
     {

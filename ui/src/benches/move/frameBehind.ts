@@ -10,6 +10,8 @@ export function useFrameBehind() {
   const store = useReel()
   const playhead = usePlayhead()
   return computed(() =>
-    store.reel && playhead.frame ? `url("${frameUrl(store.reel.id, playhead.frame.drawn, WIDTH)}")` : undefined,
+    store.reel && playhead.frame
+      ? { background: `center / cover url("${frameUrl(store.reel.id, playhead.frame.drawn, WIDTH)}")` }
+      : {},
   )
 }

@@ -231,6 +231,8 @@ class EditTest {
         assertThat(new ReverseFrames(List.of(1, 2, 3)).title(reel)).isEqualTo("Reverse 3 frames");
         assertThat(new RemoveFrames(List.of(4)).title(reel)).isEqualTo("Remove frame 4");
         assertThat(new SetDelay(List.of(2), 60).title(reel)).isEqualTo("Hold frame 2 for 60 ms");
+        assertThat(new MoveFrames(List.of(4), 0).title(reel)).isEqualTo("Move frame 4 to place 1");
+        assertThat(new MoveFrames(List.of(1, 2), 4).title(reel)).isEqualTo("Move 2 frames to place 3");
         assertThat(new SetPlays(1).title(reel)).isEqualTo("Play once");
     }
 

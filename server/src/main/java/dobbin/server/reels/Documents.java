@@ -17,7 +17,7 @@ import tools.jackson.databind.node.ObjectNode;
  * brought up to the form of today as it is read, and never rewritten. Words name typeface files, which are known before.
  */
 @Component
-@DependsOn("typefaces")
+@DependsOn("typefaceStore")
 class Documents {
     /** A reel that is worked on is asked for many times between two changes. */
     private static final int REMEMBERED = 16;

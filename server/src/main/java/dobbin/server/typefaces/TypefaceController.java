@@ -13,17 +13,17 @@ import org.springframework.web.bind.annotation.RestController;
 /** Takes in typeface files. */
 @RestController
 class TypefaceController {
-    private final Typefaces typefaces;
+    private final TypefaceStore store;
 
-    TypefaceController(Typefaces typefaces) {
-        this.typefaces = typefaces;
+    TypefaceController(TypefaceStore store) {
+        this.store = store;
     }
 
     /** The body is the file as it is: TTF or OTF. */
     @PostMapping(path = "/api/typefaces", consumes = "application/octet-stream")
     OwnTypeface take(@RequestParam String name, HttpServletRequest request) throws IOException {
         try {
-            return typefaces.keep(request.getInputStream().readNBytes(OwnTypeface.LARGEST_FILE + 1));
+            return store.keep(request.getInputStream().readNBytes(OwnTypeface.LARGEST_FILE + 1));
         } catch (UnusableTypeface e) {
             throw new Refused(HttpStatus.UNPROCESSABLE_CONTENT, "“" + name + "” " + e.getMessage() + ".");
         }

@@ -12,8 +12,8 @@ import org.springframework.stereotype.Component;
 
 /** The typeface files that were brought. Whoever reads documents needs this first: words name these files. */
 @Component
-public class Typefaces {
-    private static final Logger LOG = LoggerFactory.getLogger(Typefaces.class);
+public class TypefaceStore {
+    private static final Logger LOG = LoggerFactory.getLogger(TypefaceStore.class);
     private static final String SELECT_IDS = "SELECT id FROM typeface";
     private static final String SELECT = "SELECT bytes FROM typeface WHERE id = :id";
     private static final String MERGE = "MERGE INTO typeface (id, bytes) VALUES (:id, :bytes)";
@@ -21,7 +21,7 @@ public class Typefaces {
     private final JdbcClient jdbc;
     private final DataStore data;
 
-    Typefaces(JdbcClient jdbc, DataStore data) {
+    TypefaceStore(JdbcClient jdbc, DataStore data) {
         this.jdbc = jdbc;
         this.data = data;
         jdbc.sql(SELECT_IDS).query(String.class).list().forEach(this::know);
