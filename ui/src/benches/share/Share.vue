@@ -19,6 +19,9 @@ const chosen = ref<string | null>(null)
 const jobId = ref<string | null>(null)
 /** Whether what is being delivered is to be saved by the browser. */
 const downloads = ref(false)
+/** The address that the file as set had when a delivery was made of it, by delivery: those made on this page. */
+const madeFrom = shallowRef<ReadonlyMap<string, string>>(new Map())
+let making = ''
 
 const job = computed(() => (store.job?.id === jobId.value ? store.job : null))
 const delivering = computed(() => jobId.value !== null)
@@ -50,7 +53,7 @@ const delivered = computed<ShownFile | null>(() => {
 })
 /** What is being decided, and the delivery one compares it with, where the two differ. */
 const shown = computed(() => {
-  const same = now.value !== null && now.value.facts === delivered.value?.facts
+  const same = now.value !== null && now.value.url === madeFrom.value.get(chosen.value ?? '')
   return [same ? null : now.value, delivered.value].filter((file): file is ShownFile => file !== null)
 })
 
@@ -67,6 +70,7 @@ async function deliver(name: string, download: boolean): Promise<void> {
   if (!id || delivering.value) {
     return
   }
+  making = store.weight?.revision === store.reel?.revision ? (now.value?.url ?? '') : ''
   try {
     const started = await answer(api.POST('/api/reels/{id}/deliveries', { params: { path: { id } }, body: { name } }))
     jobId.value = started.id
@@ -108,6 +112,7 @@ watch(job, async (now) => {
   if (now.state === 'DONE') {
     await load().catch(sayProblem)
     chosen.value = now.result
+    madeFrom.value = new Map([...madeFrom.value, [now.result ?? '', making]])
     if (downloads.value && now.result) {
       location.assign(`${deliveryUrl(now.result)}?download=true`)
     }

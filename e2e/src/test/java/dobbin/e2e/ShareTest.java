@@ -46,6 +46,20 @@ class ShareTest {
         assertThat(figures).hasCount(1);
     }
 
+    /** Another delay makes a file of the same size and weight, and yet another file. */
+    @Test
+    void aFileThatWeighsTheSameIsNotTakenForTheDelivery() {
+        sheet.awaitedBytes();
+        sheet.button("Deliver").click();
+        assertThat(page.getByLabel("Deliveries")).containsText("Tide.gif");
+        assertThat(figures).hasCount(1);
+        page.getByLabel("Delay of frame 1").press("ArrowUp");
+        sheet.awaitUndo("Hold frame 1 for 110 ms");
+        assertThat(figures).hasCount(2);
+        sheet.button("Undo").click();
+        assertThat(figures).hasCount(1);
+    }
+
     @Test
     void aFileIsDeliveredAndDownloadedInOnePressAndRepeatsHaveNamesOfTheirOwn() throws Exception {
         Download first =
