@@ -14,3 +14,17 @@ export const previewUrl = (reel: string, preview: string): string => `/api/reels
 export const fileNowUrl = (reel: string, file: string): string => `/api/reels/${reel}/files/${file}.gif`
 
 export const deliveryUrl = (delivery: string): string => `/api/deliveries/${delivery}.gif`
+
+/** What is shown of a delivered frame: as the file has it, as it was drawn, or where the two differ. */
+export type FrameSight = 'delivered' | 'drawn' | 'heat'
+
+export const fileFrameUrl = (reel: string, file: string, place: number, sight: FrameSight): string =>
+  `/api/reels/${reel}/files/${file}/frames/${place}/${sight}.png`
+
+/** A piece of the picture under every dither, one below the other. */
+export const dithersUrl = (reel: string, file: string): string => `/api/reels/${reel}/files/${file}/dithers.png`
+
+/** All frames seen together; the revision only makes it another address after a change. */
+export const overlayUrl = (reel: string, revision: number): string => `/api/reels/${reel}/overlays/${revision}.png`
+
+export const trialUrl = (reel: string, trial: string): string => `/api/reels/${reel}/trials/${trial}.png`

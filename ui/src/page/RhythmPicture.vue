@@ -3,6 +3,7 @@ import { computed, ref, watchPostEffect } from 'vue'
 import { useTheme } from 'vuetify'
 import type { DraggedEdge } from './edgeDrag'
 import { fillsFor } from './rhythm'
+import { barsShown } from '@/reel/bars'
 import { usePlayhead } from '@/reel/playhead'
 import { useReel } from '@/reel/store'
 import { useSelection } from '@/reel/selection'
@@ -22,7 +23,9 @@ const playhead = usePlayhead()
 const selection = useSelection()
 const theme = useTheme()
 const surface = ref<HTMLCanvasElement | null>(null)
-const fills = computed(() => fillsFor(store.rhythm?.changes ?? [], store.rhythm?.usual ?? 0))
+const fills = computed(() =>
+  barsShown.value ?? fillsFor(store.rhythm?.changes ?? [], store.rhythm?.usual ?? 0).map((fill) => [0.04 + 0.92 * fill]),
+)
 
 /** A frame's place on the track, with the edge that is being dragged where it is. */
 function spanOf(index: number): { left: number; right: number } {
@@ -41,6 +44,8 @@ interface Paints {
   chosenBeat: string
   rein: string
   ink: string
+  /** For the second part of a bar, and those above. */
+  parts: string[]
 }
 
 function paintsOf(element: HTMLElement): Paints {
@@ -53,22 +58,27 @@ function paintsOf(element: HTMLElement): Paints {
     chosenBeat: named('--rein-beat'),
     rein: named('--rein'),
     ink: named('--ink'),
+    parts: [named('--run-1'), named('--ink')],
   }
 }
 
 function paint(pen: CanvasRenderingContext2D, paints: Paints, index: number, left: number, wide: number): void {
   const chosen = selection.set.has(store.ids[index] as number)
   const width = Math.max(0.5, wide - (wide > 3 ? 1 : 0.3))
-  const fill = HEIGHT * (0.04 + 0.92 * (fills.value[index] ?? 0))
   const radius = wide > WIDE ? RADIUS : 0
   pen.fillStyle = chosen ? paints.chosenGround : paints.ground
   pen.beginPath()
   pen.roundRect(left, 0, width, HEIGHT, radius)
   pen.fill()
-  pen.fillStyle = chosen ? paints.chosenBeat : paints.beat
-  pen.beginPath()
-  pen.roundRect(left, HEIGHT - fill, width, fill, [0, 0, radius, radius])
-  pen.fill()
+  let bottom = HEIGHT
+  for (const [part, share] of (fills.value[index] ?? []).entries()) {
+    const fill = HEIGHT * share
+    pen.fillStyle = part > 0 ? (paints.parts[part - 1] ?? paints.ink) : chosen ? paints.chosenBeat : paints.beat
+    pen.beginPath()
+    pen.roundRect(left, bottom - fill, width, fill, bottom === HEIGHT ? [0, 0, radius, radius] : 0)
+    pen.fill()
+    bottom -= fill
+  }
   const dragged = props.dragged?.index === index
   if ((chosen && wide > WIDE) || dragged) {
     pen.beginPath()

@@ -54,7 +54,7 @@ async function setBudget(kilobytes: number): Promise<void> {
   <drop-menu v-model="open" :close-on-content-click="false" location="bottom end">
     <template #activator="{ props: activator }">
       <button type="button" v-bind="activator" class="weight" :class="{ over: over || problem, working }"
-        :title="problem ?? (over ? 'Over the budget. Fewer colors or pixels on Share make it lighter.' : 'What the delivered file weighs')">
+        :title="problem ?? (over ? 'Over the budget. On Slim it can be fitted.' : 'What the delivered file weighs')">
         <span class="numbers">
           <b>{{ words }}</b>
           <span class="quiet">{{ over ? 'over' : 'of' }} {{ bytesText(budget) }}</span>

@@ -10,6 +10,17 @@ export function bytesText(bytes: number): string {
   return `${megabytes.toFixed(megabytes < 10 ? 2 : 1).replace(/\.?0+$/, '')} MB`
 }
 
+/** @return the bytes that a text as 500 KB or 2 MB stands for, or null; a number alone is of kilobytes */
+export function bytesOf(text: string): number | null {
+  const written = /^([\d.,]+)\s*(b|bytes|kb|mb|)$/i.exec(text.trim())
+  const number = Number(written?.[1]?.replace(',', '.'))
+  if (!written || !Number.isFinite(number)) {
+    return null
+  }
+  const unit = (written[2] ?? '').toLowerCase()
+  return Math.round(number * (unit === 'mb' ? 1_000_000 : unit.startsWith('b') ? 1 : 1000))
+}
+
 /** A delay on a card: 60 ms, 1.2 s. */
 export function delayText(millis: number): string {
   return millis < 1000 ? `${millis} ms` : `${trimmed(millis / 1000)} s`

@@ -30,6 +30,8 @@ export const useReel = defineStore('reel', () => {
   /** Why the loop could not be looked over, or empty. */
   const rhythmProblem = ref('')
   const job = shallowRef<JobView | null>(null)
+  /** Counts the settings that were heard to be tried on this reel. */
+  const tried = ref(0)
   const saving = ref(0)
   /** Counts the changes made in this tab. */
   const changedHere = ref(0)
@@ -178,6 +180,7 @@ export const useReel = defineStore('reel', () => {
       }
     })
     stream.addEventListener('weight', (event) => takeWeight(JSON.parse(event.data) as WeightView))
+    stream.addEventListener('tried', () => tried.value++)
     stream.addEventListener('job', (event) => {
       job.value = JSON.parse(event.data) as JobView
     })
@@ -192,6 +195,7 @@ export const useReel = defineStore('reel', () => {
       if (reel.value?.id === id) {
         take(told)
         takeWeight(weighed)
+        tried.value++
         await followJob()
       }
     } catch (failure) {
@@ -206,7 +210,7 @@ export const useReel = defineStore('reel', () => {
       if (data) {
         job.value = data
       } else if (response.status === 404) {
-        job.value = { ...job.value, state: 'FAILED', problem: 'The server was started again meanwhile. Deliver it again.' }
+        job.value = { ...job.value, state: 'FAILED', problem: 'The server was started again meanwhile. Begin again.' }
       }
     }
   }
@@ -241,5 +245,5 @@ export const useReel = defineStore('reel', () => {
     }
   }
 
-  return { reel, frames, ids, weight, rhythm, rhythmProblem, job, saving, changedHere, open, close, take, dispatch, dispatchLatest, settled, together, weighAgain, undo, redo, goToStep }
+  return { reel, frames, ids, weight, rhythm, rhythmProblem, job, tried, saving, changedHere, open, close, take, dispatch, dispatchLatest, settled, together, weighAgain, undo, redo, goToStep }
 })

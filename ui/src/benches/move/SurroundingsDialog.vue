@@ -7,7 +7,7 @@ import { gatherFor } from '@/gather/gather'
 import type { Gatherable } from '@/gather/gatherable'
 import ColorField from '@/parts/ColorField.vue'
 import DialogCard from '@/parts/DialogCard.vue'
-import { WAYS } from '@/parts/fits'
+import { centered, WAYS } from '@/parts/fits'
 import NumberField from '@/parts/NumberField.vue'
 import { useAsking } from './asking'
 import { useReel } from '@/reel/store'
@@ -37,7 +37,7 @@ watch(shown, (open) => {
 function take(files: Gatherable[]): void {
   void gatherFor(files, async ([still]) => {
     if (still) {
-      const fit = { way: 'FILL', focusX: 0.5, focusY: 0.5, background: '' } as const
+      const fit = centered('FILL')
       picture.value = { kind: 'still', picture: still.picture, name: still.name, size: still.size, fit }
     }
     return 'The picture is ready; press Apply.'

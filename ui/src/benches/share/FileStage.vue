@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { mdiPause, mdiPlay, mdiReplay } from '@mdi/js'
-import { useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { Size } from '@/api/types'
+import PageColors from '@/stage/PageColors.vue'
+import { usePage } from '@/stage/pages'
 import FirstFrame from './FirstFrame.vue'
 
 /** A file as it is: the one that would be delivered now, or one that was. */
@@ -21,15 +22,7 @@ const props = defineProps<{
   problem: string
 }>()
 
-const PAGES = [
-  { name: 'White page', color: '#ffffff' },
-  { name: 'Oat page', color: '#f6f1e7' },
-  { name: 'Gray page', color: '#8b9196' },
-  { name: 'Black page', color: '#101214' },
-  { name: 'Sea page', color: '#2b6f86' },
-]
-const page = useLocalStorage('dobbin.page', PAGES[0]!.color)
-const own = computed(() => !PAGES.some(({ color }) => color === page.value))
+const page = usePage()
 const playing = ref(!matchMedia('(prefers-reduced-motion: reduce)').matches)
 const round = ref(0)
 /** An address of its own for each round makes the browser play the file from its start. */
@@ -49,11 +42,7 @@ function play(): void {
         <h2>{{ files[0]?.title ?? 'The file' }}</h2>
         <p class="quiet">{{ files[0]?.facts ?? state }}</p>
       </div>
-      <div class="pages" role="radiogroup" aria-label="Page behind the file">
-        <button v-for="each in PAGES" :key="each.name" type="button" role="radio" :aria-checked="page === each.color"
-          :aria-label="each.name" :title="each.name" :style="{ background: each.color }" @click="page = each.color" />
-        <input v-model="page" type="color" class="own" :class="{ chosen: own }" aria-label="Page of any color" title="Page of any color" />
-      </div>
+      <page-colors />
       <v-btn v-if="playing" size="small" :prepend-icon="mdiPause" :disabled="files.length === 0"
         title="Show the first frame, still" @click="playing = false">Pause</v-btn>
       <v-btn size="small" :prepend-icon="playing ? mdiReplay : mdiPlay" :disabled="files.length === 0"
@@ -103,21 +92,6 @@ p {
   font-size: 14px;
 }
 
-.pages {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-}
-
-.own {
-  width: 30px;
-  height: 26px;
-  padding: 0;
-  border: 1px solid var(--edge);
-  border-radius: 13px;
-  cursor: pointer;
-}
-
 figure {
   display: grid;
   gap: 6px;
@@ -131,17 +105,6 @@ figcaption {
   background: var(--card);
   color: var(--ink);
   font-size: 13px;
-}
-
-.pages button {
-  width: 26px;
-  height: 26px;
-  border: 1px solid var(--edge);
-  border-radius: 50%;
-}
-
-.pages [aria-checked='true'] {
-  box-shadow: 0 0 0 2px var(--paper), 0 0 0 4px var(--rein);
 }
 
 .page {

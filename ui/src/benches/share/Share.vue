@@ -8,8 +8,9 @@ import { bytesText } from '@/parts/format'
 import { useReel } from '@/reel/store'
 import DeliverForm from './DeliverForm.vue'
 import DeliveryList from './DeliveryList.vue'
-import DeliverySettings from './DeliverySettings.vue'
 import FileStage from './FileStage.vue'
+import PlaysField from './PlaysField.vue'
+import SetOnSlim from './SetOnSlim.vue'
 import type { ShownFile } from './FileStage.vue'
 
 const store = useReel()
@@ -131,7 +132,8 @@ watch(
 <template>
   <div v-if="store.reel" class="share">
     <section class="making" aria-label="How the file is made">
-      <delivery-settings />
+      <set-on-slim />
+      <plays-field />
       <deliver-form :reel="store.reel" :job="job" :busy="delivering" @deliver="deliver" @stop="stop" />
     </section>
     <file-stage :files="shown" :empty="store.frames.length === 0" :problem="store.weight?.problem ?? ''" />

@@ -4,7 +4,7 @@ import type { Edit, Fit, Size, Still } from '@/api/types'
 import { drawnPicture } from '@/api/client'
 import ColorField from '@/parts/ColorField.vue'
 import DialogCard from '@/parts/DialogCard.vue'
-import { WAYS } from '@/parts/fits'
+import { centered, settledFit, WAYS } from '@/parts/fits'
 import NumberField from '@/parts/NumberField.vue'
 import SizeField from '@/parts/SizeField.vue'
 import { useArranging } from './arranging'
@@ -29,12 +29,14 @@ const stills = computed(() =>
 const example = computed(() => stills.value.find((frame) => frame.otherSize) ?? stills.value[0])
 const exampleStill = computed(() => example.value?.content as Still | undefined)
 
-const fit = ref<Fit>({ way: 'INSIDE', focusX: 0.5, focusY: 0.5, background: '' })
+const fit = ref<Fit>(centered('INSIDE'))
+/** Placed by a crop is a way only for those that are. */
+const ways = computed(() => Object.entries(WAYS).filter(([way]) => way !== 'PLACED' || exampleStill.value?.fit.way === 'PLACED'))
 const canvas = ref<Size>({ width: 1, height: 1 })
 const preview = useDraft(
   () =>
     shown.value && exampleStill.value
-      ? { content: { ...exampleStill.value, fit: fit.value }, canvas: canvas.value }
+      ? { content: { ...exampleStill.value, fit: settledFit(fit.value) }, canvas: canvas.value }
       : null,
   (draft) => drawnPicture(store.reel!.id, draft, PREVIEW_WIDTH),
 )
@@ -58,14 +60,14 @@ const fileText = computed(() => {
   if (!reel || isCanvas(reel.canvas)) {
     return ''
   }
-  const chosen = reel.delivery.width
-  if (chosen === 0) {
-    return 'The file follows the canvas.'
+  const { crop, width, height, enlarge } = reel.delivery.framing
+  if (crop.width > 0) {
+    return 'The file shows what is left of its crop, as set on Slim.'
   }
-  const height = Math.max(1, Math.round((chosen * canvas.value.height) / canvas.value.width))
-  return `The file stays ${chosen} px wide, as set on Share: about ${chosen} × ${height}.`
+  const set = width > 0 ? `${width} px wide` : height > 0 ? `${height} px high` : enlarge > 1 ? `enlarged ${enlarge} times` : ''
+  return set === '' ? 'The file follows the canvas.' : `The file stays ${set}, as set on Slim.`
 })
-const hasFocus = computed(() => fit.value.way !== 'STRETCH')
+const hasFocus = computed(() => fit.value.way !== 'STRETCH' && fit.value.way !== 'PLACED')
 const isCanvas = ({ width, height }: Size): boolean => width === canvas.value.width && height === canvas.value.height
 
 function moveFocus(event: PointerEvent): void {
@@ -88,7 +90,7 @@ function done(): Promise<boolean> {
     edits.push({ type: 'setCanvas', width, height })
   }
   if (stills.value.length > 0) {
-    edits.push({ type: 'setFit', frames: arranging.affected, fit: { ...fit.value } })
+    edits.push({ type: 'setFit', frames: arranging.affected, fit: settledFit(fit.value) })
   }
   return store.together(edits, `Canvas ${width} × ${height} and fit`)
 }
@@ -106,7 +108,7 @@ function done(): Promise<boolean> {
         <fieldset>
           <legend>Stills</legend>
           <v-radio-group v-model="fit.way" hide-details color="primary" density="compact" aria-label="Fit">
-            <v-radio v-for="({ label, means }, way) in WAYS" :key="way" :value="way">
+            <v-radio v-for="[way, { label, means }] in ways" :key="way" :value="way">
               <template #label><span><b>{{ label }}</b> <span class="quiet">{{ means }}</span></span></template>
             </v-radio>
           </v-radio-group>

@@ -16,6 +16,7 @@ class FloorsTest {
     private static final List<String> FLOORS = List.of(
             "color",
             "raster",
+            "compare",
             "lettering",
             "still",
             "palette",

@@ -1,5 +1,6 @@
 package dobbin.cli;
 
+import dobbin.cli.DemoLoops.Loop;
 import dobbin.edit.AddStills;
 import dobbin.edit.Edit;
 import dobbin.edit.EditRejected;
@@ -10,11 +11,11 @@ import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.reel.Frame;
 import dobbin.reel.Reel;
-import dobbin.render.Pictures;
 import dobbin.skerry.SkerryPoint;
 import dobbin.slim.Delivered;
 import dobbin.slim.Progress;
 import dobbin.slim.Slim;
+import dobbin.still.UnreadablePicture;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -59,7 +60,7 @@ final class Bench implements Callable<Integer> {
     private String dithered;
 
     @Mixin
-    private EncodingOptions encoding;
+    private DeliveryOptions delivery;
 
     @Option(names = "--threads", paramLabel = "N", description = "1, or all there are (all)")
     private int threads = Runtime.getRuntime().availableProcessors();
@@ -79,6 +80,15 @@ final class Bench implements Callable<Integer> {
     @Option(names = "--stages", description = "times each stage by itself on drawn photographs, and nothing else")
     private boolean stages;
 
+    @Option(names = "--turns", description = "times turning each setting, drawn frames being known, and exploring")
+    private boolean turns;
+
+    @Option(
+            names = "--fits",
+            description =
+                    "what fitting a budget finds for the demo reels, or for FOLDER, beside a full search: minutes")
+    private boolean fits;
+
     /** The line that is printed: medians; seconds where nothing else is said, memory in kilobytes, of the whole process. */
     private record Measured(
             int frames,
@@ -95,10 +105,8 @@ final class Bench implements Callable<Integer> {
             int runs,
             int warmups) {}
 
-    private record Loop(Reel reel, Pictures pictures) {}
-
     @Override
-    public Integer call() throws IOException, RunnerException {
+    public Integer call() throws IOException, RunnerException, UnreadablePicture {
         if (stages) {
             new Runner(new OptionsBuilder()
                             .include(StageBenchmarks.class.getName())
@@ -107,6 +115,15 @@ final class Bench implements Callable<Integer> {
             return 0;
         }
         Loop loop = folder == null ? drawn() : read();
+        LooksReport looks = new LooksReport(spec.commandLine().getOut());
+        if (turns) {
+            looks.turns(loop.reel(), loop.pictures());
+            return 0;
+        }
+        if (fits) {
+            (folder == null ? DemoLoops.all() : List.of(loop)).forEach(each -> looks.fits(each, false));
+            return 0;
+        }
         Meter meter = new Meter();
         Slim slim = new Slim(threads == 1 ? (Executor) Runnable::run : FrameThreads.ALL, meter, Memory.NONE);
         long base = Meter.kilobytes("VmRSS");
@@ -114,7 +131,7 @@ final class Bench implements Callable<Integer> {
         long compiled = System.nanoTime() + COMPILED_NANOS;
         int warmed = 0;
         while (warmed == 0 || (warmed < warmups || System.nanoTime() < compiled) && System.nanoTime() < deadline) {
-            slim.deliver(loop.reel, loop.pictures, Progress.NONE);
+            slim.deliver(loop.reel(), loop.pictures(), Progress.NONE);
             warmed++;
         }
         deadline = System.nanoTime() + seconds * 1_000_000_000L;
@@ -122,7 +139,7 @@ final class Bench implements Callable<Integer> {
         Delivered delivered = null;
         while (readings.isEmpty() || readings.size() < runs && System.nanoTime() < deadline) {
             meter.start();
-            delivered = slim.deliver(loop.reel, loop.pictures, Progress.NONE);
+            delivered = slim.deliver(loop.reel(), loop.pictures(), Progress.NONE);
             readings.add(meter.read());
         }
         if (out != null) {
@@ -144,6 +161,9 @@ final class Bench implements Callable<Integer> {
                 readings.size(),
                 warmed);
         spec.commandLine().getOut().println(JsonMapper.shared().writeValueAsString(measured));
+        if (folder == null) {
+            looks.demo(DemoLoops.all());
+        }
         return 0;
     }
 
@@ -155,7 +175,7 @@ final class Bench implements Callable<Integer> {
         return new Loop(reel(stills.stills()), stills.pictures());
     }
 
-    private Loop drawn() {
+    private Loop drawn() throws IOException {
         List<Raster> rasters = SkerryPoint.sunrise(30, new Size(480, 320));
         List<NewStill> stills = new ArrayList<>();
         for (int i = 0; i < rasters.size(); i++) {
@@ -165,12 +185,12 @@ final class Bench implements Callable<Integer> {
         return new Loop(reel(stills), (picture, level) -> rasters.get(Integer.parseInt(picture.substring(56), 16)));
     }
 
-    private Reel reel(List<NewStill> stills) {
+    private Reel reel(List<NewStill> stills) throws IOException {
         Reel reel = Edit.apply(new AddStills(stills, 0), Reel.empty("bench"));
         var all = reel.frames().stream().map(Frame::id).toList();
         Reel timed = Edit.apply(new SetDelay(all, DELAY_MILLIS), reel);
-        encoding.say(colors, dithered);
-        return Edit.apply(encoding.at(timed.delivery().width(), timed.delivery()), timed);
+        delivery.say(colors, dithered);
+        return Edit.apply(delivery.of(timed), timed);
     }
 
     private static int setting(String name, int otherwise) {

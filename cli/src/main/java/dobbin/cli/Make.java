@@ -8,13 +8,23 @@ import dobbin.edit.SetPlays;
 import dobbin.raster.Memory;
 import dobbin.reel.Frame;
 import dobbin.reel.Reel;
+import dobbin.render.Pictures;
+import dobbin.slim.ByteCount;
 import dobbin.slim.Delivered;
+import dobbin.slim.Explorer;
+import dobbin.slim.Fitting;
+import dobbin.slim.GivenUp;
+import dobbin.slim.KeptLoop;
 import dobbin.slim.Progress;
 import dobbin.slim.Slim;
+import dobbin.slim.Stages;
+import dobbin.slim.Trial;
+import dobbin.slim.Trials;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.function.ToDoubleFunction;
 import picocli.CommandLine.Command;
@@ -44,10 +54,7 @@ final class Make implements Callable<Integer> {
     private Integer delayMillis;
 
     @Mixin
-    private EncodingOptions encoding;
-
-    @Option(names = "--width", paramLabel = "PX", description = "1 to 1600 (the stills' own to 800, else 480)")
-    private Integer width;
+    private DeliveryOptions delivery;
 
     @Option(
             names = "--plays",
@@ -55,22 +62,35 @@ final class Make implements Callable<Integer> {
             description = "how often viewers play it (forever, or what a GIF that comes first says)")
     private String plays;
 
-    @Option(names = "--scale", paramLabel = "PERCENT", description = "of the stills' own width, instead of --width")
-    private Double scalePercent;
+    @Option(
+            names = "--budget",
+            paramLabel = "SIZE",
+            description = "finds the best-looking colors, dithering and tolerance under it: 500KB, 2MB")
+    private String budget;
 
     @Option(
-            names = "--crop",
-            paramLabel = "X,Y,WIDTH,HEIGHT",
+            names = "--may",
+            paramLabel = "width,frames",
             split = ",",
-            arity = "1",
-            description = "the part of each still that is used, in pixels")
-    private int[] crop;
+            description = "what else may be reduced for the budget")
+    private Set<May> may = Set.of();
+
+    @Option(
+            names = "--explore",
+            paramLabel = "OUT.csv",
+            description = "also tries a spread of settings and writes what each weighs and how it looks")
+    private Path explored;
 
     @Option(names = "--repeat", paramLabel = "N", description = "how often to encode, for the time (1)")
     private int repeat = 1;
 
     @Option(names = "--report", description = "also say what each frame weighs, and why")
     private boolean report;
+
+    private enum May {
+        WIDTH,
+        FRAMES
+    }
 
     /**
      * The line that is printed. Times are medians: {@code encodeMillis} from decoded frames in memory to bytes, the others in
@@ -96,16 +116,16 @@ final class Make implements Callable<Integer> {
         if (repeat < 1 || repeat > 1000) {
             throw new EditRejected("--repeat", "must be from 1 to 1,000");
         }
-        if (crop != null && crop.length != 4) {
-            throw new EditRejected("--crop", "takes four numbers: left, top, width and height");
-        }
         OutFile file = OutFile.gif(out);
-        StillsFolder stills =
-                StillsFolder.read(folder, file, crop, spec.commandLine().getErr());
+        StillsFolder stills = StillsFolder.read(folder, file, spec.commandLine().getErr());
         if (stills.stills().isEmpty()) {
             throw new EditRejected(folder.toString(), "holds no picture that can be read");
         }
+        int budgetBytes = budgetBytes();
         Reel reel = reel(stills);
+        if (explored != null || budget != null) {
+            reel = settled(reel, stills.pictures(), budgetBytes);
+        }
         Meter meter = new Meter();
         Slim slim = new Slim(FrameThreads.ALL, meter, Memory.NONE);
         List<Meter.Reading> readings = new ArrayList<>();
@@ -121,6 +141,45 @@ final class Make implements Callable<Integer> {
         }
         spec.commandLine().getOut().println(JsonMapper.shared().writeValueAsString(made(delivered, readings)));
         return 0;
+    }
+
+    /** @return the reel with the settings that fit the budget, where there is one */
+    private Reel settled(Reel reel, Pictures pictures, int budgetBytes) throws IOException {
+        KeptLoop kept = new KeptLoop(pictures);
+        Slim slim = new Slim(FrameThreads.ALL, Stages.UNTOLD, kept);
+        Trials trials = new Trials(slim, reel, kept, FrameThreads.ALL);
+        if (explored != null) {
+            List<Trial> found = new ArrayList<>();
+            found.add(trials.whole(reel.delivery(), Progress.NONE));
+            Explorer.explore(trials, budgetBytes, found::add, Progress.NONE);
+            TrialTable.write(found, reel, explored);
+        }
+        if (budget == null) {
+            return reel;
+        }
+        trials.whole(reel.delivery(), Progress.NONE);
+        Fitting.Result fitted =
+                Fitting.fit(trials, budgetBytes, may.contains(May.WIDTH), may.contains(May.FRAMES), Progress.NONE);
+        String sentence = GivenUp.sentence(reel, fitted, budgetBytes);
+        if (fitted.best() == null) {
+            throw new EditRejected("--budget", "cannot be met. " + sentence);
+        }
+        spec.commandLine().getErr().println(sentence);
+        spec.commandLine()
+                .getErr()
+                .println("took: " + DeliveryOptions.words(fitted.best().delivery(), reel));
+        return reel.withDelivery(fitted.best().delivery());
+    }
+
+    private int budgetBytes() {
+        if (budget == null) {
+            return Reel.empty("made").budgetBytes();
+        }
+        int bytes = ByteCount.parse(budget);
+        if (bytes < 1) {
+            throw new EditRejected("--budget", "must be a size as 500KB or 2MB, not " + budget);
+        }
+        return bytes;
     }
 
     private static Made made(Delivered delivered, List<Meter.Reading> readings) {
@@ -140,7 +199,7 @@ final class Make implements Callable<Integer> {
                 delivered.lossless());
     }
 
-    private Reel reel(StillsFolder stills) {
+    private Reel reel(StillsFolder stills) throws IOException {
         Reel reel = Edit.apply(new AddStills(stills.stills(), 0), Reel.empty("made"));
         if (delayMillis != null) {
             var all = reel.frames().stream().map(Frame::id).toList();
@@ -149,17 +208,7 @@ final class Make implements Callable<Integer> {
         if (plays != null) {
             reel = Edit.apply(new SetPlays(playsAsNumber()), reel);
         }
-        return Edit.apply(encoding.at(width(reel), reel.delivery()), reel);
-    }
-
-    private int width(Reel reel) {
-        if (width != null && scalePercent != null) {
-            throw new EditRejected("--scale", "cannot be given together with --width");
-        }
-        if (scalePercent != null) {
-            return (int) Math.round(reel.canvas().width() * scalePercent / 100);
-        }
-        return width == null ? reel.delivery().width() : width;
+        return Edit.apply(delivery.of(reel), reel);
     }
 
     private int playsAsNumber() {

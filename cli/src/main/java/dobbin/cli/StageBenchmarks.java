@@ -14,6 +14,7 @@ import dobbin.palette.ColorTally;
 import dobbin.palette.NearestColor;
 import dobbin.palette.Palette;
 import dobbin.palette.PaletteBuilder;
+import dobbin.palette.PaletteTerms;
 import dobbin.raster.Bounds;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
@@ -55,7 +56,7 @@ public class StageBenchmarks {
         two = SkerryPoint.sunrise(2, SIZE);
         still = two.get(0);
         cloud = tally.count(still);
-        palette = PaletteBuilder.build(cloud, Palette.MAX_ENTRIES, true, new int[0], true);
+        palette = PaletteBuilder.build(cloud, PaletteTerms.seen(Palette.MAX_ENTRIES, true, true));
         nearest = new NearestColor(palette);
         file = encoded(20);
     }
@@ -78,7 +79,7 @@ public class StageBenchmarks {
 
     @Benchmark
     public Palette buildPalette() {
-        return PaletteBuilder.build(cloud, Palette.MAX_ENTRIES, true, new int[0], true);
+        return PaletteBuilder.build(cloud, PaletteTerms.seen(Palette.MAX_ENTRIES, true, true));
     }
 
     @Benchmark

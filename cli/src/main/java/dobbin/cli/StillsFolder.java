@@ -1,13 +1,9 @@
 package dobbin.cli;
 
-import dobbin.edit.EditRejected;
 import dobbin.edit.NewStill;
 import dobbin.gather.FileOpener;
-import dobbin.gather.Gathered;
 import dobbin.gather.Opened;
-import dobbin.raster.Bounds;
 import dobbin.raster.Raster;
-import dobbin.raster.Size;
 import dobbin.render.Pictures;
 import dobbin.still.Checkpoint;
 import dobbin.still.CountingOrder;
@@ -31,27 +27,20 @@ final class StillsFolder {
     private final Map<String, Raster> copies = new ConcurrentHashMap<>();
     private final List<NewStill> stills = new ArrayList<>();
 
-    private final int[] crop;
-
-    private StillsFolder(int[] crop) {
-        this.crop = crop;
-    }
-
     static StillsFolder read(Path folder, PrintWriter problems) throws IOException {
-        return read(folder, null, null, problems);
+        return read(folder, null, problems);
     }
 
     /**
      * Reads what is a picture; says on {@code problems}, a line each, which files are none.
      *
      * @param out the file that is written in the end, which is no input though it may lie there; null for none
-     * @param crop left, top, width and height of the part that is used, or null for all
      */
-    static StillsFolder read(Path folder, OutFile out, int[] crop, PrintWriter problems) throws IOException {
+    static StillsFolder read(Path folder, OutFile out, PrintWriter problems) throws IOException {
         if (!Files.isDirectory(folder)) {
             throw new NotDirectoryException(folder + " is not a folder");
         }
-        StillsFolder read = new StillsFolder(crop);
+        StillsFolder read = new StillsFolder();
         for (Path file : filesOf(folder)) {
             if (out != null && out.is(file)) {
                 continue;
@@ -93,28 +82,12 @@ final class StillsFolder {
         int first = stills.size();
         Opened opened = FileOpener.open(bytes, DecodeLimits.USUAL, Checkpoint.NONE, gathered -> {
             String picture = String.format("%064x", stills.size());
-            Raster raster = crop == null ? gathered.raster() : cropped(gathered, name);
-            Size size = crop == null ? gathered.size() : raster.size();
-            rasters.put(picture, raster);
-            stills.add(new NewStill(picture, name, size, gathered.delayMillis()));
+            rasters.put(picture, gathered.raster());
+            stills.add(new NewStill(picture, name, gathered.size(), gathered.delayMillis()));
         });
         opened.plays()
                 .ifPresent(plays -> stills.subList(first, stills.size()).replaceAll(still -> still.playing(plays)));
         FileOpener.notesOn(bytes, name).forEach(note -> problems.println("note: “" + name + "” " + note));
         opened.notes().forEach(note -> problems.println("note: “" + name + "” " + note));
-    }
-
-    /** Large pictures come in reduced; the part is meant in the pixels of the file. */
-    private Raster cropped(Gathered gathered, String name) {
-        double scale = (double) gathered.raster().width() / gathered.size().width();
-        Bounds part = new Bounds(
-                (int) Math.round(crop[0] * scale),
-                (int) Math.round(crop[1] * scale),
-                (int) Math.round((crop[0] + crop[2]) * scale),
-                (int) Math.round((crop[1] + crop[3]) * scale));
-        if (part.isEmpty() || !part.within(Bounds.all(gathered.raster().size())).equals(part)) {
-            throw new EditRejected("--crop", "does not lie within “" + name + "”, which is " + gathered.size());
-        }
-        return gathered.raster().cut(part);
     }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
+import dobbin.skerry.SkerryPoint;
 import dobbin.still.DecodeLimits;
 import dobbin.still.PngWriter;
 import dobbin.still.StillReader;
@@ -101,6 +102,51 @@ class CommandsTest {
     }
 
     @Test
+    void framesTheFileAsItIsTold() throws Exception {
+        assertThat(said("make", stills.toString(), gif.toString(), "--height", "10").out)
+                .contains("\"width\":15,\"height\":10");
+        assertThat(said("make", stills.toString(), gif.toString(), "--enlarge", "3").out)
+                .contains("\"width\":90,\"height\":60");
+        assertThat(said("make", stills.toString(), gif.toString(), "--every", "2").out)
+                .contains("\"frames\":2");
+    }
+
+    @Test
+    void takesColorsOfOnesOwn() throws Exception {
+        Path colors = Files.writeString(folder.resolve("harbor.txt"), "#102030\n#f0e0d0\n#00aa55\n#b23a2e\n");
+        Said made = said("make", stills.toString(), gif.toString(), "--own-palette", colors.toString());
+        assertThat(made.status).isZero();
+        assertThat(made.out).contains("\"lossless\":true");
+        Files.writeString(colors, "#102030\nrein red\n");
+        assertRefused("has no color in line 2", "--own-palette", colors.toString());
+        assertRefused("--choice cannot be given together", "--own-palette", colors.toString(), "--choice", "grays");
+    }
+
+    @Test
+    void fitsABudgetAndWritesWhatWasTried() throws Exception {
+        Files.list(stills).forEach(each -> each.toFile().delete());
+        List<Raster> sunrise = SkerryPoint.sunrise(3, new Size(90, 60));
+        for (int i = 0; i < sunrise.size(); i++) {
+            write("Sunrise " + i + ".png", sunrise.get(i));
+        }
+        Path table = folder.resolve("tried.csv");
+        Said made = said("make", stills.toString(), gif.toString(), "--budget", "6KB", "--explore", table.toString());
+        assertThat(made.status).as(made.err).isZero();
+        assertThat(Files.size(gif)).isLessThanOrEqualTo(6_000);
+        assertThat(made.err).contains("colors instead of 256").contains("took: --colors ");
+        List<String> lines = Files.readAllLines(table);
+        assertThat(lines.get(0)).startsWith("colors,dither,amount,tolerance,width,height,every,bytes,visible_error");
+        assertThat(lines)
+                .hasSizeGreaterThan(12)
+                .allSatisfy(line -> assertThat(line.split(",")).hasSize(11));
+        assertRefused("--budget cannot be met. Nothing that may change brings it under 300 B", "--budget", "300");
+        assertRefused("--budget must be a size as 500KB or 2MB, not much", "--budget", "much");
+        Said narrower = said("make", stills.toString(), gif.toString(), "--budget", "2KB", "--may", "width,frames");
+        assertThat(narrower.status).as(narrower.err).isZero();
+        assertThat(Files.size(gif)).isLessThanOrEqualTo(2_000);
+    }
+
+    @Test
     void cropsScalesCommentsAndReports() throws Exception {
         Said made = said(
                 "make",
@@ -168,7 +214,7 @@ class CommandsTest {
         assertRefused("keptColors must be six hexadecimal digits", "--keep-colors", "F6F1E7,red");
         assertRefused("keptColors must be fewer than the colors", "--keep-colors", "F6F1E7,000000", "--colors", "2");
         assertRefused("--crop takes four numbers", "--crop", "1,2,3");
-        assertRefused("--crop does not lie within “Tide 2.png”, which is 30 × 20", "--crop", "20,0,20,20");
+        assertRefused("crop must lie on the canvas of 30 × 20", "--crop", "20,0,20,20");
         assertRefused("--scale cannot be given together with --width", "--scale", "50", "--width", "10");
         assertThat(gif).doesNotExist();
     }

@@ -16,6 +16,7 @@ public sealed interface Edit
                 ChooseTurns,
                 CopyCutouts,
                 CopyFrames,
+                CropCanvas,
                 DismissNotice,
                 FitTotal,
                 GlideAgain,

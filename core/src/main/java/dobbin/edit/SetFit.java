@@ -23,6 +23,7 @@ public record SetFit(List<Integer> frames, Fit fit) implements Edit {
             case FILL -> "Fill the canvas with " + Chosen.words(reel, frames);
             case STRETCH -> "Stretch " + Chosen.words(reel, frames) + " to the canvas";
             case AS_IS -> "Show " + Chosen.words(reel, frames) + " as is";
+            case PLACED -> "Place " + Chosen.words(reel, frames);
         };
     }
 

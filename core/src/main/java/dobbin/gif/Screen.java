@@ -25,6 +25,12 @@ final class Screen {
 
     /** Disposes of the frame before, draws {@code patch}, and gives the whole screen as it is then. */
     Raster show(Patch patch, GraphicControl control) {
+        take(patch, control);
+        return picture();
+    }
+
+    /** As above, but gives nothing. */
+    void take(Patch patch, GraphicControl control) {
         dispose();
         if (control.disposal() == Disposal.PUT_BACK) {
             before = argb.clone();
@@ -32,6 +38,10 @@ final class Screen {
         draw(patch, control.transparentIndex());
         last = patch;
         lastDisposal = control.disposal();
+    }
+
+    /** @return the whole screen as it is now */
+    Raster picture() {
         return Raster.of(size, argb.clone());
     }
 

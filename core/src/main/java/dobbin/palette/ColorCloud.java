@@ -81,6 +81,22 @@ public final class ColorCloud {
         return new ColorCloud(bins, points, weights, exact, transparentSeen);
     }
 
+    static float weight(ColorCloud cloud, int i) {
+        return cloud.weights[i];
+    }
+
+    /** @return the same lightnesses without color; its different colors are not counted */
+    ColorCloud withoutChroma() {
+        float[] gray = points.clone();
+        for (int i = 0; i < gray.length; i += 3) {
+            gray[i + 1] = 0;
+            gray[i + 2] = 0;
+        }
+        ExactColors uncounted = new ExactColors();
+        uncounted.fill();
+        return new ColorCloud(bins, gray, weights, weights.length == 0 ? exact : uncounted, transparentSeen);
+    }
+
     /** @return a number that no other cloud has: names this very one without holding on to it */
     public long serialNumber() {
         return serialNumber;

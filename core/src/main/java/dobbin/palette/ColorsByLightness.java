@@ -8,11 +8,17 @@ import java.util.stream.IntStream;
  * differ more in lightness alone than the best does in all.
  */
 final class ColorsByLightness {
+    private static final int STEPS = 256;
+
     private final int count;
     /** The points in this order: L, a, b of each, and which it is. */
     private final float[] sorted;
 
     private final int[] colorAt;
+    /** For each step of lightness a place at or before the darkest that is no darker. */
+    private final int[] startAt = new int[STEPS];
+
+    private final float stepsPerUnit;
 
     /** @param lab L, a, b of each */
     ColorsByLightness(float[] lab) {
@@ -25,6 +31,15 @@ final class ColorsByLightness {
         sorted = new float[lab.length];
         for (int place = 0; place < count; place++) {
             System.arraycopy(lab, 3 * colorAt[place], sorted, 3 * place, 3);
+        }
+        stepsPerUnit = STEPS / Math.max(1e-6f, lightest() - darkest());
+        int place = 0;
+        for (int step = 0; step < STEPS; step++) {
+            while (place < count - 1 && sorted[3 * place] < darkest() + step / stepsPerUnit) {
+                place++;
+            }
+            // One less, since the edges of steps are rounded.
+            startAt[step] = Math.max(0, place - 1);
         }
     }
 
@@ -85,17 +100,12 @@ final class ColorsByLightness {
 
     /** @return the place of the darkest that is no darker, or of the lightest */
     private int placeOf(float l) {
-        int from = 0;
-        int to = count - 1;
-        while (from < to) {
-            int middle = (from + to) / 2;
-            if (sorted[3 * middle] < l) {
-                from = middle + 1;
-            } else {
-                to = middle;
-            }
+        int step = (int) ((l - sorted[0]) * stepsPerUnit);
+        int place = startAt[step < 0 ? 0 : Math.min(step, STEPS - 1)];
+        while (place < count - 1 && sorted[3 * place] < l) {
+            place++;
         }
-        return from;
+        return place;
     }
 
     private float squaredDistance(int place, float l, float a, float b) {

@@ -19,6 +19,11 @@ final class ExactColors {
         return distinct > Palette.MAX_ENTRIES;
     }
 
+    /** Makes it as if there were more than can be counted. */
+    void fill() {
+        distinct = Palette.MAX_ENTRIES + 1;
+    }
+
     int distinct() {
         return distinct;
     }

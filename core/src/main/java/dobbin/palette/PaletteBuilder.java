@@ -11,6 +11,9 @@ import java.util.stream.IntStream;
  * (S. Lloyd, "Least squares quantization in PCM", 1982). Middles lie inside the cloud, and dithering cannot mix what lies
  * outside of its colors: for dithering, all are moved out from the common middle, by twice what brings their variance
  * back to that of the cloud. Last, what is mostly one color becomes that color.
+ *
+ * <p>Where vivid colors are favored, a point counts for more with the square of its chroma. Colors that are settled, the
+ * 216 or one's own, are only sorted by use.
  */
 public final class PaletteBuilder {
     private static final int LLOYD_ROUNDS = 4;
@@ -19,23 +22,70 @@ public final class PaletteBuilder {
 
     private static final float OUTWARD = 2;
 
+    /** A chroma at which a color counts for about twice its share. */
+    private static final double HALF_VIVID = 0.08;
+    /** What a gray counts for of its share. */
+    private static final double VIVID_FLOOR = 0.2;
+
     private PaletteBuilder() {}
 
-    /**
-     * @param entries how many entries the palette may have, 2 to 256, a transparent one included
-     * @param transparent whether it must hold a transparent entry
-     * @param keptColors colors that must be in it whatever the cloud holds, 0xRRGGBB, fewer than {@code entries}
-     * @param forDithering whether colors will be mixed of those around them
-     * @return the colors themselves where there are few enough, else the best found; never empty
-     */
-    public static Palette build(
-            ColorCloud cloud, int entries, boolean transparent, int[] keptColors, boolean forDithering) {
-        int wanted = entries - (transparent ? 1 : 0);
-        return Palette.of(transparent, colors(cloud, wanted, keptColors, forDithering));
+    /** @return the colors themselves where there are few enough and nothing else is chosen, else the best found; never empty */
+    public static Palette build(ColorCloud cloud, PaletteTerms terms) {
+        return Palette.of(terms.transparent(), colors(cloud, terms));
     }
 
-    private static int[] colors(ColorCloud cloud, int wanted, int[] keptColors, boolean forDithering) {
-        int[] kept = Arrays.stream(keptColors).distinct().limit(wanted).toArray();
+    private static int[] colors(ColorCloud cloud, PaletteTerms terms) {
+        int[] kept = terms.kept().stream()
+                .mapToInt(Integer::intValue)
+                .distinct()
+                .limit(terms.colors())
+                .toArray();
+        return switch (terms.choice()) {
+            case SEEN -> chosen(cloud, terms, kept, ColorCloud::weight);
+            case VIVID -> chosen(cloud, terms, kept, PaletteBuilder::vividWeight);
+            case GRAYS -> grayed(chosen(cloud.withoutChroma(), terms, kept, ColorCloud::weight), kept.length);
+            case WEB -> settled(FixedColors.web(), cloud, terms, kept);
+            case OWN -> settled(terms.own().stream().mapToInt(Integer::intValue).toArray(), cloud, terms, kept);
+        };
+    }
+
+    private static int[] settled(int[] colors, ColorCloud cloud, PaletteTerms terms, int[] kept) {
+        int[] others = Arrays.stream(colors)
+                .distinct()
+                .filter(color -> Arrays.stream(kept).noneMatch(each -> each == color))
+                .toArray();
+        int room = terms.colors() - kept.length;
+        return room == 0 ? kept : joined(kept, FixedColors.mostUsed(others, cloud, room));
+    }
+
+    /** @param from where those begin that become gray; the ones before are kept */
+    private static int[] grayed(int[] colors, int from) {
+        return IntStream.range(0, colors.length)
+                .map(i -> i < from ? colors[i] : gray(colors[i]))
+                .distinct()
+                .toArray();
+    }
+
+    private static int gray(int rgb) {
+        float[] lab = NearestColor.labOf(new int[] {rgb});
+        int gray = Oklab.toRgb(lab[0], 0, 0) >> 8 & 0xFF;
+        return gray * 0x010101;
+    }
+
+    private static float vividWeight(ColorCloud cloud, int i) {
+        double chroma = Math.hypot(cloud.points[3 * i + 1], cloud.points[3 * i + 2]);
+        double times = chroma / HALF_VIVID;
+        return (float) (cloud.weights[i] * (VIVID_FLOOR + times * times));
+    }
+
+    /** How much a point of the cloud counts. */
+    private interface Weighing {
+        float weight(ColorCloud cloud, int i);
+    }
+
+    private static int[] chosen(ColorCloud cloud, PaletteTerms terms, int[] kept, Weighing weighing) {
+        int wanted = terms.colors();
+        boolean forDithering = terms.forDithering();
         if (cloud.distinct() == 0) {
             return kept.length > 0 ? kept : new int[] {0};
         }
@@ -47,7 +97,7 @@ public final class PaletteBuilder {
         }
         float[] weights = new float[cloud.weights.length];
         for (int i = 0; i < weights.length; i++) {
-            weights[i] = (float) Math.pow(cloud.weights[i], RARITY);
+            weights[i] = (float) Math.pow(weighing.weight(cloud, i), RARITY);
         }
         if (kept.length == wanted) {
             return kept;

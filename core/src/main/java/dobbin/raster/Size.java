@@ -30,6 +30,11 @@ public record Size(int width, int height) {
         return new Size(newWidth, scaled(height, newWidth, width));
     }
 
+    /** @return the size of this ratio that is {@code newHeight} high, its width rounded */
+    public Size withHeight(int newHeight) {
+        return new Size(scaled(width, newHeight, height), newHeight);
+    }
+
     /** @return width and height swapped, as after a quarter turn */
     public Size turned() {
         return new Size(height, width);

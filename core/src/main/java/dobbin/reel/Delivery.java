@@ -3,8 +3,8 @@ package dobbin.reel;
 import dobbin.dither.Dither;
 import dobbin.dither.Dithering;
 import dobbin.palette.Palette;
+import dobbin.palette.PaletteTerms;
 import dobbin.raster.Size;
-import dobbin.still.StillReader;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import java.util.Arrays;
@@ -13,41 +13,37 @@ import java.util.stream.Collectors;
 /**
  * How the delivered file is made.
  *
- * @param width in pixels, 1 to 1600, or {@link #FOLLOWS}; the height follows from the canvas
+ * @param framing what of the canvas and the loop is delivered, and how large
  * @param colors 2 to 256, a transparent entry included
- * @param matte the color soft edges are mixed with, six hexadecimal digits; empty to leave them as they are
+ * @param coloring how these are chosen
+ * @param matte the color of the page, six hexadecimal digits: soft edges are mixed with it; empty to leave them as they are
+ * @param flat whether what is transparent becomes the matte, too, so that nothing is transparent
  * @param encoding the finer settings
  */
 public record Delivery(
-        @Min(0) @Max(MAX_WIDTH) int width,
+        Framing framing,
         @Min(2) @Max(Palette.MAX_ENTRIES) int colors,
+        Coloring coloring,
         Dither dither,
         String matte,
+        boolean flat,
         Encoding encoding) {
-    /** The width until someone chooses one: the canvas's own up to 800 pixels, of wider ones 480. */
-    public static final int FOLLOWS = 0;
-
-    public static final int MAX_WIDTH = StillReader.WORKING_SIDE;
-
-    /** Canvases up to this wide are delivered as they are. */
-    private static final int WIDTH_KEPT = 800;
-
-    /** Wider ones are reduced to this: under 500 pixels is what pages and messages usually take. */
-    private static final int WIDTH_REDUCED = 480;
-
     /** How a new reel is delivered. */
     public static final Delivery USUAL =
-            new Delivery(FOLLOWS, Palette.MAX_ENTRIES, Dithering.USUAL.dither(), "", Encoding.USUAL);
+            new Delivery(Framing.FOLLOWS, Palette.MAX_ENTRIES, Dithering.USUAL.dither(), "", Encoding.USUAL);
 
     public Delivery {
-        if (width != FOLLOWS) {
-            Ranges.check("width", width, 1, MAX_WIDTH);
+        if (framing == null || coloring == null) {
+            throw new OutOfRange(framing == null ? "framing" : "coloring", "must be given");
         }
         Ranges.check(Delivery.class, "colors", colors);
         if (dither == null) {
             throw new OutOfRange("dither", "must be given");
         }
         Ranges.checkColorOrNone("matte", matte);
+        if (flat && matte.isEmpty()) {
+            throw new OutOfRange("matte", "must be given where everything lies on it");
+        }
         if (encoding == null) {
             throw new OutOfRange("encoding", "must be given");
         }
@@ -56,16 +52,34 @@ public record Delivery(
         }
     }
 
-    /** @return the size of the delivered pictures of a canvas */
-    public Size sizeOf(Size canvas) {
-        if (width != FOLLOWS) {
-            return canvas.withWidth(width);
-        }
-        return canvas.width() <= WIDTH_KEPT ? canvas : canvas.withWidth(WIDTH_REDUCED);
+    /** The whole canvas at that width, in colors as they are seen. */
+    public Delivery(int width, int colors, Dither dither, String matte, Encoding encoding) {
+        this(Framing.ofWidth(width), colors, Coloring.USUAL, dither, matte, false, encoding);
     }
 
-    public Delivery withWidth(int newWidth) {
-        return new Delivery(newWidth, colors, dither, matte, encoding);
+    /** @return the size of the delivered pictures of a canvas */
+    public Size sizeOf(Size canvas) {
+        return framing.sizeOf(canvas);
+    }
+
+    public Delivery withWidth(int width) {
+        return with(framing.withWidth(width));
+    }
+
+    public Delivery with(Framing newFraming) {
+        return new Delivery(newFraming, colors, coloring, dither, matte, flat, encoding);
+    }
+
+    public Delivery withColors(int newColors) {
+        return new Delivery(framing, newColors, coloring, dither, matte, flat, encoding);
+    }
+
+    public Delivery withDithering(Dither newDither, int amount) {
+        return new Delivery(framing, colors, coloring, newDither, matte, flat, encoding.withDitherAmount(amount));
+    }
+
+    public Delivery withTolerance(int tolerance) {
+        return new Delivery(framing, colors, coloring, dither, matte, flat, encoding.withTolerance(tolerance));
     }
 
     public Dithering dithering() {
@@ -73,5 +87,16 @@ public record Delivery(
                 dither,
                 encoding.ditherAmount(),
                 Arrays.stream(encoding.keptRgb()).boxed().collect(Collectors.toSet()));
+    }
+
+    /** @param transparent whether a transparent entry is needed */
+    public PaletteTerms paletteTerms(boolean transparent) {
+        return new PaletteTerms(
+                colors,
+                transparent,
+                coloring.choice(),
+                coloring.ownRgb(),
+                Arrays.stream(encoding.keptRgb()).boxed().toList(),
+                dithering().mixes());
     }
 }

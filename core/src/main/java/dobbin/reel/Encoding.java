@@ -48,6 +48,14 @@ public record Encoding(
         }
     }
 
+    public Encoding withDitherAmount(int newAmount) {
+        return new Encoding(newAmount, palette, tolerance, alphaCutoff, keptColors, comment);
+    }
+
+    public Encoding withTolerance(int newTolerance) {
+        return new Encoding(ditherAmount, palette, newTolerance, alphaCutoff, keptColors, comment);
+    }
+
     /** @return the kept colors as numbers, 0xRRGGBB */
     public int[] keptRgb() {
         return keptColors.stream()

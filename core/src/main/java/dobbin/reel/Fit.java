@@ -9,8 +9,9 @@ import dobbin.raster.Size;
  * @param focusX which part stays in sight where the still is larger than the canvas, and on which side it lies where it
  *     is smaller: 0 is the left, 1 the right; {@code focusY} likewise from the top
  * @param background for what the still does not cover, six hexadecimal digits, or empty for none
+ * @param region where on the canvas it lies, which may reach over its edges; for {@link Way#PLACED} alone, else {@link #NOWHERE}
  */
-public record Fit(Way way, double focusX, double focusY, String background) {
+public record Fit(Way way, double focusX, double focusY, String background, Region region) {
     public enum Way {
         /** All of it is seen. */
         INSIDE,
@@ -19,9 +20,12 @@ public record Fit(Way way, double focusX, double focusY, String background) {
         /** Made to the canvas's ratio. */
         STRETCH,
         /** One pixel of the still on one of the canvas. */
-        AS_IS
+        AS_IS,
+        /** Where it is said to lie: what is left of another fit when the canvas was cropped. */
+        PLACED
     }
 
+    public static final Region NOWHERE = new Region(0, 0, 0, 0);
     public static final Fit USUAL = new Fit(Way.INSIDE, 0.5, 0.5, "");
 
     public Fit {
@@ -31,6 +35,19 @@ public record Fit(Way way, double focusX, double focusY, String background) {
         checkShare("focusX", focusX);
         checkShare("focusY", focusY);
         Ranges.checkColorOrNone("background", background);
+        region = region == null ? NOWHERE : region;
+        if (way == Way.PLACED == (region.width() <= 0 || region.height() <= 0)) {
+            throw new OutOfRange("region", way == Way.PLACED ? "must be given" : "must be left out");
+        }
+    }
+
+    public Fit(Way way, double focusX, double focusY, String background) {
+        this(way, focusX, focusY, background, NOWHERE);
+    }
+
+    /** @return where it lies once the canvas begins at another corner */
+    public Fit placed(Region newRegion) {
+        return new Fit(Way.PLACED, focusX, focusY, background, newRegion);
     }
 
     /** @return where on the canvas the still lies; may reach over its edges */
@@ -42,6 +59,7 @@ public record Fit(Way way, double focusX, double focusY, String background) {
             case FILL -> scaled(still, canvas, Math.max(across, down));
             case STRETCH -> Region.all(canvas);
             case AS_IS -> scaled(still, canvas, 1);
+            case PLACED -> region;
         };
     }
 

@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.IntUnaryOperator;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -48,7 +49,6 @@ public record Reel(
         int nextId) {
     private static final Size FIRST_CANVAS = new Size(480, 320);
     private static final int FIRST_BUDGET_BYTES = 1_000_000;
-    private static final int MAX_DELIVERED_PIXELS = 40_000_000;
 
     public Reel {
         name = Ranges.checkName("name", name);
@@ -61,10 +61,7 @@ public record Reel(
         Ranges.check(Reel.class, "dismissed", dismissed.size());
         Ranges.check("width", canvas.width(), 1, Ranges.MAX_SIDE);
         Ranges.check("height", canvas.height(), 1, Ranges.MAX_SIDE);
-        if (delivery.sizeOf(canvas).area() > MAX_DELIVERED_PIXELS) {
-            throw new OutOfRange(
-                    "width", "of " + delivery.sizeOf(canvas).width() + " makes pictures of this canvas too high");
-        }
+        delivery.framing().checkOn(canvas);
         checkFrames(frames, nextId);
         checkRuns(frames, runs);
         if (backdrop == null || border == null) {
@@ -124,8 +121,13 @@ public record Reel(
         });
     }
 
+    /** What of the delivered part is not on the new canvas is not delivered any more. */
     public Reel withCanvas(Size newCanvas) {
-        return copy(it -> it.canvas = newCanvas);
+        Framing framing = delivery.framing();
+        return copy(it -> {
+            it.canvas = newCanvas;
+            it.delivery = delivery.with(framing.withCrop(framing.crop().within(newCanvas)));
+        });
     }
 
     public Reel withBackdrop(Backdrop newBackdrop) {
@@ -172,6 +174,27 @@ public record Reel(
     /** @return the delays of the frames that play */
     public int[] loopDelaysMillis() {
         return loop().stream().mapToInt(Frame::delayMillis).toArray();
+    }
+
+    /** @return the frames that are delivered: every one of those that play, or every so many */
+    public List<Frame> deliveredFrames() {
+        List<Frame> loop = loop();
+        int every = delivery.framing().every();
+        return IntStream.range(0, loop.size())
+                .filter(i -> i % every == 0)
+                .mapToObj(loop::get)
+                .toList();
+    }
+
+    /** @return how long each of them shows: as long as it and those that are passed over after it */
+    public int[] deliveredDelaysMillis() {
+        int[] loop = loopDelaysMillis();
+        int every = delivery.framing().every();
+        int[] delivered = new int[(loop.length + every - 1) / every];
+        for (int i = 0; i < loop.length; i++) {
+            delivered[i / every] += loop[i];
+        }
+        return delivered;
     }
 
     /** @return the size of the delivered file's pictures */

@@ -78,7 +78,7 @@ public final class Looks {
 
     /** @return the name of the file that would be delivered */
     public String ofDelivery() {
-        return name("delivery-5 " + reel.plays().times() + ' ' + reel.delivery() + loop());
+        return name("delivery-6 " + reel.plays().times() + ' ' + reel.delivery() + loop());
     }
 
     /**
@@ -88,7 +88,14 @@ public final class Looks {
     public String ofEncoding(boolean mayMerge) {
         return name(reel.loop().stream()
                 .map(this::of)
-                .collect(Collectors.joining(" ", "encoding-4 " + mayMerge + ' ' + reel.delivery() + ' ', "")));
+                .collect(Collectors.joining(" ", "encoding-5 " + mayMerge + ' ' + reel.delivery() + ' ', "")));
+    }
+
+    /** @return the name of what a file is made of, whatever its settings: the frames that play, the crop and the matte */
+    public String ofMaterial() {
+        String frames = reel.loop().stream().map(this::of).collect(Collectors.joining(" "));
+        return name("material-1 " + reel.delivery().framing().crop() + ' '
+                + reel.delivery().matte() + ' ' + frames);
     }
 
     private String loop() {

@@ -8,6 +8,7 @@ import dobbin.palette.ColorCloud;
 import dobbin.palette.ColorTally;
 import dobbin.palette.Palette;
 import dobbin.palette.PaletteBuilder;
+import dobbin.palette.PaletteTerms;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import java.awt.image.BufferedImage;
@@ -58,7 +59,7 @@ final class NightLight {
     private static byte[] gif(List<Raster> frames) {
         ColorTally tally = new ColorTally();
         ColorCloud colors = ColorCloud.joined(frames.stream().map(tally::count).toList());
-        Palette palette = PaletteBuilder.build(colors, 128, true, new int[0], true);
+        Palette palette = PaletteBuilder.build(colors, PaletteTerms.seen(128, true, true));
         GifSettings settings = new GifSettings(palette, false, true, Dithering.USUAL, 0, 0, "");
         LoopEncoder encoder = new LoopEncoder(SIZE, settings, Runnable::run);
         frames.forEach(frame -> encoder.add(frame, palette, false));

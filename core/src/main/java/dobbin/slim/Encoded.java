@@ -12,9 +12,16 @@ import java.util.List;
  * @param frames of the loop
  * @param colors entries of the largest palette, a transparent one included
  * @param palettes how many there are
+ * @param reason why that many
  */
 public record Encoded(
-        Size size, int frames, int colors, int palettes, GifSettings settings, List<EncodedFrame> stored) {
+        Size size,
+        int frames,
+        int colors,
+        int palettes,
+        PaletteReason reason,
+        GifSettings settings,
+        List<EncodedFrame> stored) {
     /** @return how many bytes the stored frames take */
     public int bytes() {
         return stored.stream().mapToInt(frame -> frame.stored().bytes()).sum();

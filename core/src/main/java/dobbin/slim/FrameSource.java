@@ -37,21 +37,21 @@ final class FrameSource {
         return kept[frame];
     }
 
-    /** Takes each frame in order; the next few are drawn ahead of it. */
-    void inOrder(int frames, Executor executor, Taker taker) {
+    /** Takes those frames in order; the next few are drawn ahead of each. */
+    void inOrder(List<Integer> places, Executor executor, Taker taker) {
         List<CompletableFuture<Raster>> drawn = new ArrayList<>();
-        for (int frame = 0; frame < frames; frame++) {
-            while (drawn.size() < Math.min(frames, frame + AHEAD)) {
-                int next = drawn.size();
+        for (int i = 0; i < places.size(); i++) {
+            while (drawn.size() < Math.min(places.size(), i + AHEAD)) {
+                int next = places.get(drawn.size());
                 drawn.add(CompletableFuture.supplyAsync(() -> get(next), executor));
             }
             Raster raster;
             try {
-                raster = drawn.set(frame, null).join();
+                raster = drawn.set(i, null).join();
             } catch (CompletionException e) {
                 throw e.getCause() instanceof RuntimeException cause ? cause : e;
             }
-            taker.take(frame, raster);
+            taker.take(places.get(i), raster);
         }
     }
 

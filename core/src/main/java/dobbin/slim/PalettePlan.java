@@ -4,6 +4,7 @@ import dobbin.palette.ColorCloud;
 import dobbin.palette.Palette;
 import dobbin.palette.PaletteBuilder;
 import dobbin.palette.PaletteChoice;
+import dobbin.palette.PaletteTerms;
 import dobbin.raster.Memory;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -21,8 +22,9 @@ import java.util.stream.IntStream;
  *
  * @param ofFrames one a frame, the same object where it is shared
  * @param lossless whether they hold every color there is
+ * @param reason why there is one palette, or why there are several
  */
-record PalettePlan(List<Palette> ofFrames, boolean lossless) {
+record PalettePlan(List<Palette> ofFrames, boolean lossless, PaletteReason reason) {
     /** Below this mean distance in Oklab one palette is as good as anyone can see. */
     private static final double UNSEEN = 0.005;
     /** Palettes of their own must bring frames at least this much nearer to pay. */
@@ -34,19 +36,10 @@ record PalettePlan(List<Palette> ofFrames, boolean lossless) {
 
     /**
      * @param clouds the colors of each frame
-     * @param entries of a palette, 2 to 256
-     * @param kept colors that every palette must hold
+     * @param usual what a palette is to be made of, but for transparency
      */
-    record Wanted(
-            List<ColorCloud> clouds,
-            PaletteChoice choice,
-            int entries,
-            int[] kept,
-            boolean forDithering,
-            Memory memory) {
+    record Wanted(List<ColorCloud> clouds, PaletteChoice choice, PaletteTerms usual, Memory memory) {
         private record Joined(List<Long> clouds) {}
-
-        private record Terms(int entries, boolean transparent, List<Integer> kept, boolean forDithering) {}
 
         /** The same for the same clouds, whatever their order. */
         ColorCloud joined() {
@@ -60,9 +53,8 @@ record PalettePlan(List<Palette> ofFrames, boolean lossless) {
         }
 
         Palette of(ColorCloud cloud, boolean transparent) {
-            Terms terms =
-                    new Terms(entries, transparent, Arrays.stream(kept).boxed().toList(), forDithering);
-            return memory.of(cloud, terms, () -> PaletteBuilder.build(cloud, entries, transparent, kept, forDithering));
+            PaletteTerms terms = usual.withTransparent(transparent);
+            return memory.of(cloud, terms, () -> PaletteBuilder.build(cloud, terms));
         }
     }
 
@@ -70,24 +62,32 @@ record PalettePlan(List<Palette> ofFrames, boolean lossless) {
         ColorCloud all = wanted.joined();
         // A loop needs the entry for what stays the same from frame to frame, unless it costs a color and the loop
         // would not be lossless.
-        boolean useful = wanted.clouds.size() > 1 && (all.distinct() != wanted.entries || wanted.kept.length > 0);
+        boolean useful = wanted.clouds.size() > 1
+                && (all.distinct() != wanted.usual.entries()
+                        || !wanted.usual.kept().isEmpty());
         boolean transparent = all.transparentSeen() || useful;
         Palette one = wanted.of(all, transparent);
         boolean lossless = holdsAll(one, all);
-        if (wanted.choice == PaletteChoice.LOOP
-                || wanted.clouds.size() == 1
-                || lossless && wanted.choice == PaletteChoice.AUTO) {
-            return shared(one, wanted, lossless);
+        if (wanted.clouds.size() == 1) {
+            return shared(one, wanted, lossless, PaletteReason.ONE_FRAME);
+        }
+        if (lossless && wanted.choice != PaletteChoice.FRAME) {
+            return shared(one, wanted, true, PaletteReason.HOLDS_ALL);
+        }
+        if (wanted.choice == PaletteChoice.LOOP) {
+            return shared(one, wanted, false, PaletteReason.WANTED);
         }
         if (wanted.choice == PaletteChoice.FRAME) {
             List<Palette> own = work.each(wanted.clouds, cloud -> wanted.of(cloud, true));
             return new PalettePlan(
-                    own, IntStream.range(0, own.size()).allMatch(i -> holdsAll(own.get(i), wanted.clouds.get(i))));
+                    own,
+                    IntStream.range(0, own.size()).allMatch(i -> holdsAll(own.get(i), wanted.clouds.get(i))),
+                    PaletteReason.WANTED);
         }
         if (isGoodEnough(one, all, wanted, work)) {
-            return shared(one, wanted, false);
+            return shared(one, wanted, false, PaletteReason.AS_GOOD);
         }
-        return new PalettePlan(whereItPays(wanted, work), false);
+        return new PalettePlan(whereItPays(wanted, work), false, PaletteReason.COLORS_CHANGE);
     }
 
     /** @return the palette of the file, which frames need not bring */
@@ -104,8 +104,8 @@ record PalettePlan(List<Palette> ofFrames, boolean lossless) {
         return ofFrames.stream().mapToInt(Palette::entries).max().orElseThrow();
     }
 
-    private static PalettePlan shared(Palette one, Wanted wanted, boolean lossless) {
-        return new PalettePlan(wanted.clouds.stream().map(cloud -> one).toList(), lossless);
+    private static PalettePlan shared(Palette one, Wanted wanted, boolean lossless, PaletteReason reason) {
+        return new PalettePlan(wanted.clouds.stream().map(cloud -> one).toList(), lossless, reason);
     }
 
     private static boolean holdsAll(Palette palette, ColorCloud cloud) {

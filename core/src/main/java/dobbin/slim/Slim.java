@@ -14,7 +14,6 @@ import dobbin.reel.Reel;
 import dobbin.reel.Tracks;
 import dobbin.render.Looks;
 import dobbin.render.Pictures;
-import dobbin.render.Renderer;
 import dobbin.slim.Stages.Stage;
 import dobbin.timing.Hundredths;
 import java.util.Arrays;
@@ -25,14 +24,11 @@ import java.util.stream.IntStream;
 
 /** Delivers reels. The same reel and pictures give the same bytes, on any machine and any number of threads. */
 public final class Slim {
-    /** Each frame's colors are counted, and it is encoded. */
-    private static final int PASSES = 2;
-
     private final Executor executor;
     private final Stages stages;
     private final Memory memory;
 
-    private record Hardened(String matte, int cutoff) {}
+    private record Hardened(String matte, boolean flat, int cutoff) {}
 
     private record Counted(int pixels) {}
 
@@ -53,9 +49,8 @@ public final class Slim {
      * @throws java.util.concurrent.CancellationException from {@code progress}
      */
     public Delivered deliver(Reel reel, Pictures pictures, Progress progress) {
-        return file(
-                encode(reel, (it, tracks, frame, size) -> Renderer.draw(it, tracks, frame, pictures, size), progress),
-                reel);
+        Drawing drawing = (it, tracks, frame, framed) -> framed.draw(it, tracks, frame, pictures);
+        return file(encode(reel, drawing, progress), reel);
     }
 
     /**
@@ -65,26 +60,39 @@ public final class Slim {
      * @throws java.util.concurrent.CancellationException from {@code progress}
      */
     public Encoded encode(Reel reel, Drawing drawing, Progress progress) {
-        List<Frame> frames = reel.loop();
+        return encode(
+                reel, IntStream.range(0, reel.deliveredFrames().size()).boxed().toList(), drawing, progress);
+    }
+
+    /**
+     * As above, but encodes some frames alone, with the palettes that the whole loop has: to learn what it would weigh.
+     *
+     * @param places which of the delivered frames, from 0
+     */
+    Encoded encode(Reel reel, List<Integer> places, Drawing drawing, Progress progress) {
+        List<Frame> frames = reel.deliveredFrames();
         if (frames.isEmpty()) {
             throw new IllegalArgumentException("A reel without frames in its loop has no file");
         }
         Delivery how = reel.delivery();
         Size size = reel.deliveredSize();
+        Framed framed = Framed.of(reel);
         Tracks tracks = new Tracks(reel.frames());
         FrameSource source = new FrameSource(
                 frames.size(),
                 size.area(),
                 frame -> stages.during(
-                        Stage.DRAW, () -> hard(drawing.draw(reel, tracks, frames.get(frame), size), how)));
-        FrameWork work = new FrameWork(executor, progress, PASSES * frames.size());
+                        Stage.DRAW, () -> hard(drawing.draw(reel, tracks, frames.get(frame), framed), how)));
+        FrameWork work = new FrameWork(executor, progress, frames.size() + places.size());
         PalettePlan palettes = palettes(source, frames.size(), how, work);
-        return encode(source, reel, size, palettes, work);
+        return encode(source, places, reel, palettes, work);
     }
 
     private Raster hard(Raster drawn, Delivery how) {
-        Hardened terms = new Hardened(how.matte(), how.encoding().alphaCutoff());
-        return drawn.isOpaque() ? drawn : memory.of(drawn, terms, () -> Matte.harden(drawn, terms.matte, terms.cutoff));
+        Hardened terms = new Hardened(how.matte(), how.flat(), how.encoding().alphaCutoff());
+        return drawn.isOpaque()
+                ? drawn
+                : memory.of(drawn, terms, () -> Matte.harden(drawn, terms.matte, terms.flat, terms.cutoff));
     }
 
     /** @return the name of what {@link #encode} makes of the reel: where it is the same, so is that */
@@ -94,7 +102,7 @@ public final class Slim {
 
     /** Only in loops of many minutes could frames that are the same show for longer than one can be told to. */
     private static boolean mayMerge(Reel reel) {
-        return Arrays.stream(Hundredths.apportion(reel.loopDelaysMillis()))
+        return Arrays.stream(Hundredths.apportion(reel.deliveredDelaysMillis()))
                         .asLongStream()
                         .sum()
                 <= GifFile.LONGEST_DELAY;
@@ -105,13 +113,14 @@ public final class Slim {
         GifSettings settings = encoded.settings()
                 .withPlaysAndComment(
                         reel.plays().times(), reel.delivery().encoding().comment());
-        int[] hundredths = Hundredths.apportion(reel.loopDelaysMillis());
+        int[] hundredths = Hundredths.apportion(reel.deliveredDelaysMillis());
         return new Delivered(
                 GifFile.bytes(encoded.size(), settings, encoded.stored(), hundredths),
                 encoded.size(),
                 encoded.frames(),
                 encoded.colors(),
                 encoded.palettes(),
+                encoded.reason(),
                 settings.lossless(),
                 encoded.stored());
     }
@@ -135,18 +144,12 @@ public final class Slim {
         return stages.during(
                 Stage.PALETTE,
                 () -> PalettePlan.of(
-                        new PalettePlan.Wanted(
-                                clouds,
-                                how.encoding().palette(),
-                                how.colors(),
-                                how.encoding().keptRgb(),
-                                how.dithering().mixes(),
-                                memory),
+                        new PalettePlan.Wanted(clouds, how.encoding().palette(), how.paletteTerms(false), memory),
                         work));
     }
 
-    private Encoded encode(FrameSource source, Reel reel, Size size, PalettePlan palettes, FrameWork work) {
-        int frames = reel.loop().size();
+    private Encoded encode(FrameSource source, List<Integer> places, Reel reel, PalettePlan palettes, FrameWork work) {
+        Size size = reel.deliveredSize();
         Delivery how = reel.delivery();
         GifSettings settings = new GifSettings(
                 palettes.ofFile(),
@@ -162,10 +165,17 @@ public final class Slim {
         }));
         boolean mayMerge = mayMerge(reel);
         LoopEncoder encoder = new LoopEncoder(size, settings, timed, memory);
-        source.inOrder(frames, executor, (frame, raster) -> {
+        source.inOrder(places, executor, (frame, raster) -> {
             work.begin();
             encoder.add(raster, palettes.ofFrames().get(frame), mayMerge);
         });
-        return new Encoded(size, frames, palettes.colors(), palettes.palettes(), settings, encoder.finish());
+        return new Encoded(
+                size,
+                places.size(),
+                palettes.colors(),
+                palettes.palettes(),
+                palettes.reason(),
+                settings,
+                encoder.finish());
     }
 }

@@ -112,7 +112,7 @@ class ArrangingTest {
         assertThatThrownBy(() -> Edit.apply(new SetCanvas(0, 300), REEL)).hasMessageContaining("1 to 10,000");
         assertThatThrownBy(() -> Edit.apply(new SetCanvas(1, 10_000), chosen))
                 .as("a canvas this narrow, 480 wide, has no picture")
-                .hasMessageContaining("too high");
+                .hasMessageContaining("too large");
     }
 
     @Test

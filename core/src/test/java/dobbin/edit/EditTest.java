@@ -178,10 +178,7 @@ class EditTest {
 
     @Test
     void refusalsNameTheFieldAndTheRange() {
-        assertRefused(new SetDelivery(-1, 64, Dither.NONE, ""), "width", "1 to 1,600");
-        assertRefused(new SetDelivery(480, 1, Dither.NONE, ""), "colors", "2 to 256");
-        assertRefused(new SetDelivery(480, 257, Dither.NONE, ""), "colors", "not 257");
-        assertRefused(new SetDelivery(480, 64, Dither.NONE, "red"), "matte", "six hexadecimal digits");
+        assertRefused(new SetDelivery(null), "delivery", "must be given");
         assertRefused(new SetPlays(-1), "plays", "0 to 1,000");
         assertRefused(new SetBudget(10), "budgetBytes", "1,000 to 1,000,000,000");
         assertRefused(new Rename(" \t"), "name", "1 to 120 characters");

@@ -9,6 +9,7 @@ import dobbin.palette.ColorTally;
 import dobbin.palette.NearestColor;
 import dobbin.palette.Palette;
 import dobbin.palette.PaletteBuilder;
+import dobbin.palette.PaletteTerms;
 import dobbin.raster.Bounds;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
@@ -178,7 +179,8 @@ class ChangesTest {
             Arrays.fill(passed, y * SIZE.width() + 8, y * SIZE.width() + 20, BOAT);
         }
         List<Raster> frames = List.of(sunrise, Raster.of(SIZE, passed), sunrise);
-        Palette palette = PaletteBuilder.build(new ColorTally().count(frames.get(1)), 16, true, new int[0], true);
+        Palette palette =
+                PaletteBuilder.build(new ColorTally().count(frames.get(1)), PaletteTerms.seen(16, true, true));
         for (int tolerance : new int[] {0, 20}) {
             List<Raster> shown = encoded(frames, palette, false, new Dithering(dither, 85), tolerance)
                     .shown();
@@ -196,7 +198,7 @@ class ChangesTest {
     @ValueSource(ints = {0, 5, 20, 60})
     void bentPixelsStayWithinTheBound(int tolerance) throws Exception {
         Raster sunrise = SkerryPoint.sunrise(1, new Size(96, 64)).get(0);
-        Palette palette = PaletteBuilder.build(new ColorTally().count(sunrise), 64, false, new int[0], false);
+        Palette palette = PaletteBuilder.build(new ColorTally().count(sunrise), PaletteTerms.seen(64, false, false));
         Encoded encoded = encoded(List.of(sunrise), palette, false, Dithering.NONE, tolerance);
         NearestColor search = new NearestColor(palette);
         double gap = search.meanGap();
@@ -240,7 +242,8 @@ class ChangesTest {
     @Test
     void aHigherToleranceWeighsLess() throws Exception {
         List<Raster> frames = SkerryPoint.sunrise(4, new Size(96, 64));
-        Palette palette = PaletteBuilder.build(new ColorTally().count(frames.get(0)), 128, true, new int[0], true);
+        Palette palette =
+                PaletteBuilder.build(new ColorTally().count(frames.get(0)), PaletteTerms.seen(128, true, true));
         int lighter = Integer.MAX_VALUE;
         for (int tolerance : new int[] {0, 10, 20, 40, 80}) {
             int bytes = encoded(frames, palette, false, Dithering.USUAL, tolerance).file.length;

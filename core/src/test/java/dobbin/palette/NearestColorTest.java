@@ -19,7 +19,7 @@ class NearestColorTest {
     /** What is nearest to the middle of a cell is farther from a point of it than the nearest by a diagonal at most. */
     @Test
     void nearlyIsWithinACell() {
-        Palette palette = PaletteBuilder.build(new ColorTally().count(SUNRISE), 200, true, new int[0], true);
+        Palette palette = PaletteBuilder.build(new ColorTally().count(SUNRISE), PaletteTerms.seen(200, true, true));
         NearestColor nearest = new NearestColor(palette);
         float[] lab = new float[3];
         int other = 0;
@@ -36,7 +36,7 @@ class NearestColorTest {
 
     @Test
     void manyThreadsFindTheSameAsOne() {
-        Palette palette = PaletteBuilder.build(new ColorTally().count(SUNRISE), 256, false, new int[0], true);
+        Palette palette = PaletteBuilder.build(new ColorTally().count(SUNRISE), PaletteTerms.seen(256, false, true));
         NearestColor alone = new NearestColor(palette);
         NearestColor shared = new NearestColor(palette);
         int[] one =

@@ -68,7 +68,15 @@ class PaletteTest {
     void keptColorsAreInThePaletteToTheBit() {
         int[] kept = {0x123456, 0xFE0102, 0x00FF7F};
         for (int entries : new int[] {4, 16, 256}) {
-            Palette palette = PaletteBuilder.build(sunriseColors(), entries, false, kept, true);
+            Palette palette = PaletteBuilder.build(
+                    sunriseColors(),
+                    new PaletteTerms(
+                            entries,
+                            false,
+                            ColorChoice.SEEN,
+                            List.of(),
+                            Arrays.stream(kept).boxed().toList(),
+                            true));
             assertThat(palette.colors()).contains(kept);
             assertThat(palette.entries()).isLessThanOrEqualTo(entries);
         }
@@ -83,7 +91,7 @@ class PaletteTest {
             argb[i] = i < 3000 ? 0xFF2A9D8F : 0xFF000000 | random.nextInt(1 << 24);
         }
         for (boolean forDithering : new boolean[] {false, true}) {
-            assertThat(PaletteBuilder.build(counted(argb), 8, false, new int[0], forDithering)
+            assertThat(PaletteBuilder.build(counted(argb), PaletteTerms.seen(8, false, forDithering))
                             .colors())
                     .contains(0x2A9D8F);
         }
@@ -139,7 +147,7 @@ class PaletteTest {
     }
 
     private static Palette built(ColorCloud cloud, int entries, boolean transparent) {
-        return PaletteBuilder.build(cloud, entries, transparent, new int[0], false);
+        return PaletteBuilder.build(cloud, PaletteTerms.seen(entries, transparent, false));
     }
 
     private static ColorCloud counted(int... argb) {

@@ -89,7 +89,7 @@ class RendererTest {
     }
 
     @ParameterizedTest
-    @EnumSource(Fit.Way.class)
+    @EnumSource(value = Fit.Way.class, names = "PLACED", mode = EnumSource.Mode.EXCLUDE)
     void aStillOfTheCanvassSizeIsItselfWhateverTheFit(Fit.Way way) {
         Fit fit = new Fit(way, 0.2, 0.9, "ffffff");
         Reel reel = Reel.empty("Tide").withCanvas(TALL.size());

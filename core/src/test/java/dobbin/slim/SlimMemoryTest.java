@@ -97,8 +97,7 @@ class SlimMemoryTest {
         Reel reel = reel();
         encodesAsIfNothingWasRemembered(reel);
         Delivery usual = reel.delivery();
-        encodesAsIfNothingWasRemembered(
-                Edit.apply(new SetDelivery(usual.width(), 40, usual.dither(), usual.matte(), usual.encoding()), reel));
+        encodesAsIfNothingWasRemembered(Edit.apply(new SetDelivery(usual.withColors(40)), reel));
         assertThat(memory.worked(ColorCloud.class)).isZero();
         assertThat(memory.worked(StoredFrame.class)).isEqualTo(SUNRISE.size());
 

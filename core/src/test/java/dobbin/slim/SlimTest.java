@@ -4,9 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dobbin.dither.Dither;
-import dobbin.edit.AddStills;
 import dobbin.edit.Edit;
-import dobbin.edit.NewStill;
 import dobbin.edit.SetDelivery;
 import dobbin.edit.SetPlays;
 import dobbin.gif.GifFrame;
@@ -17,6 +15,7 @@ import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.reel.Delivery;
 import dobbin.reel.Encoding;
+import dobbin.reel.Framing;
 import dobbin.reel.Reel;
 import dobbin.render.Pictures;
 import dobbin.render.Renderer;
@@ -39,17 +38,11 @@ class SlimTest {
     private static final Slim SLIM = new Slim(Runnable::run);
 
     private static Reel reel(List<Raster> rasters, int... delays) {
-        List<NewStill> stills = new ArrayList<>();
-        for (int i = 0; i < rasters.size(); i++) {
-            int delay = delays.length == 0 ? 40 : delays[i];
-            stills.add(new NewStill(
-                    String.format("%064x", i), "Still " + i, rasters.get(i).size(), delay));
-        }
-        return Edit.apply(new AddStills(stills, 0), Reel.empty("Slim"));
+        return Loops.reel(rasters, delays);
     }
 
     private static Pictures pictures(List<Raster> rasters) {
-        return (name, level) -> level.of(rasters.get(Integer.parseInt(name.substring(56), 16)));
+        return Loops.pictures(rasters);
     }
 
     private static List<GifFrame> decoded(Delivered delivered) throws Exception {
@@ -109,7 +102,8 @@ class SlimTest {
         int lighter = Integer.MAX_VALUE;
         for (int colors : new int[] {256, 64, 16, 2}) {
             Encoding onePalette = with(PaletteChoice.LOOP, 20, 128, List.of());
-            Reel reel = Edit.apply(new SetDelivery(120, colors, Dither.NONE, "", onePalette), reel(rasters));
+            Reel reel =
+                    Edit.apply(new SetDelivery(new Delivery(120, colors, Dither.NONE, "", onePalette)), reel(rasters));
             Delivered delivered = SLIM.deliver(reel, pictures(rasters), Progress.NONE);
             assertThat(delivered.bytes().length).isLessThan(lighter);
             assertThat(delivered.colors()).isLessThanOrEqualTo(colors);
@@ -194,7 +188,8 @@ class SlimTest {
 
     private static Reel encodedWith(Reel reel, Dither dither, Encoding encoding) {
         Delivery usual = reel.delivery();
-        return Edit.apply(new SetDelivery(usual.width(), usual.colors(), dither, usual.matte(), encoding), reel);
+        return Edit.apply(
+                new SetDelivery(new Delivery(Framing.FOLLOWS, usual.colors(), dither, usual.matte(), encoding)), reel);
     }
 
     private static Encoding with(PaletteChoice palette, int tolerance, int alphaCutoff, List<String> kept) {
@@ -252,7 +247,7 @@ class SlimTest {
             rasters.add(Raster.of(sunrise.size(), argb));
         }
         Encoding keeping = with(PaletteChoice.AUTO, tolerance, 128, List.of("123456"));
-        Reel reel = Edit.apply(new SetDelivery(60, 8, Dither.SIERRA_LITE, "", keeping), reel(rasters));
+        Reel reel = Edit.apply(new SetDelivery(new Delivery(60, 8, Dither.SIERRA_LITE, "", keeping)), reel(rasters));
         List<GifFrame> shown = decoded(SLIM.deliver(reel, pictures(rasters), Progress.NONE));
         for (GifFrame frame : shown.subList(1, shown.size())) {
             assertThat(Arrays.stream(frame.picture().argb(), 0, 60).distinct().toArray())
@@ -277,7 +272,9 @@ class SlimTest {
         }
         Reel reel = encodedWith(reel(rasters), Dither.NONE, with(PaletteChoice.AUTO, 0, 128, List.of("FF00FF")));
         reel = Edit.apply(
-                new SetDelivery(40, 8, Dither.NONE, "", reel.delivery().encoding()), reel);
+                new SetDelivery(
+                        new Delivery(40, 8, Dither.NONE, "", reel.delivery().encoding())),
+                reel);
         Delivered delivered = SLIM.deliver(reel, pictures(rasters), Progress.NONE);
         assertThat(delivered.lossless()).isFalse();
         assertThat(delivered.stored().get(0).stored().transparentIndex()).isZero();
@@ -327,7 +324,7 @@ class SlimTest {
     void delaysPlaysAndCommentChangeWithoutEncodingAgain() {
         List<Raster> rasters = SkerryPoint.sunrise(4, new Size(60, 40));
         Reel before = reel(rasters, 40, 40, 40, 40);
-        Drawing drawing = (it, tracks, frame, size) -> Renderer.draw(it, tracks, frame, pictures(rasters), size);
+        Drawing drawing = (it, tracks, frame, framed) -> framed.draw(it, tracks, frame, pictures(rasters));
         Encoded encoded = SLIM.encode(before, drawing, Progress.NONE);
         Reel after = Edit.apply(new SetPlays(3), reel(rasters, 100, 20, 1000, 70));
         after = encodedWith(

@@ -44,6 +44,7 @@ class EveryViewTest {
             case "shelf" -> assertThat(page.getByRole(AriaRole.ARTICLE)).hasCount(1);
             case "sheet" -> new Sheet(page).card(2).click();
             case "move" -> openMove(page);
+            case "slim" -> assertThat(page.locator(".dot").first()).isVisible();
             default -> assertThat(page.locator(".stage img")).isVisible();
         }
         return page;
@@ -70,7 +71,7 @@ class EveryViewTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"shelf", "sheet", "move", "share"})
+    @ValueSource(strings = {"shelf", "sheet", "move", "slim", "share"})
     void nothingIsWrongWithAnyView(String view) throws IOException {
         try (Page page = open(view)) {
             assertNothingWrong(page, true);
@@ -113,6 +114,38 @@ class EveryViewTest {
                     sheet.choose(what);
                 }
                 default -> sheet.button(what).click();
+            }
+            assertNothingWrong(page, false);
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "Size",
+                "Dithering",
+                "Change",
+                "Edges",
+                "crop",
+                "color",
+                "Palettes",
+                "may cost colors",
+                "Difference"
+            })
+    void nothingIsWrongWithWhatOpensOnSlim(String what) throws IOException {
+        try (Page page = open("slim")) {
+            Sheet sheet = new Sheet(page);
+            switch (what) {
+                case "crop" -> {
+                    sheet.slimWidth();
+                    sheet.button("Crop").click();
+                }
+                case "color" -> page.locator(".swatch").first().click();
+                case "Difference" -> page.keyboard().press("3");
+                case "Palettes", "may cost colors" -> sheet.button(what).click();
+                default ->
+                    page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName(Pattern.compile(what + ".*")))
+                            .click();
             }
             assertNothingWrong(page, false);
         }

@@ -173,9 +173,9 @@ class MoveTest extends AtTheMoveBench {
         page.evaluate("""
                 async () => {
                   const path = '/api/reels/' + location.pathname.split('/')[2]
-                  const { revision } = await (await fetch(path)).json()
-                  const edit = { type: 'setDelivery', width: 240, colors: 256, dither: 'NONE', matte: '',
-                    encoding: { ditherAmount: 85, palette: 'AUTO', tolerance: 20, alphaCutoff: 128, keptColors: [], comment: '' } }
+                  const { revision, delivery } = await (await fetch(path)).json()
+                  const framing = { ...delivery.framing, width: 240 }
+                  const edit = { type: 'setDelivery', delivery: { ...delivery, framing, colors: 256, dither: 'NONE' } }
                   await fetch(path + '/edits', { method: 'POST', headers: { 'Content-Type': 'application/json' },
                     body: JSON.stringify({ base: revision, edit }) })
                 }""");

@@ -29,6 +29,7 @@ class ScreenshotsTest {
             Page page = browser.open(app.address());
             shelf(page);
             sheet(page);
+            slim(page);
             share(page);
             move(page, app);
             sheets(page, app);
@@ -72,14 +73,37 @@ class ScreenshotsTest {
         page.getByLabel("Light colors").click();
     }
 
+    private static void slim(Page page) {
+        Sheet sheet = new Sheet(page);
+        sheet.toSlim();
+        awaitWeight(page);
+        sheet.button("Explore").click();
+        assertThat(page.getByText("Explored.")).isVisible();
+        page.getByLabel("Budget", new Page.GetByLabelOptions().setExact(true)).fill("400 KB");
+        page.getByLabel("Budget", new Page.GetByLabelOptions().setExact(true)).press("Enter");
+        assertThat(page.getByText(Pattern.compile("instead of 128.*KB\\."))).isVisible();
+        awaitWeight(page);
+        page.waitForTimeout(2_500);
+        page.getByText("Close").click();
+        lightAndDark(page, "slim");
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName(Pattern.compile("Dithering.*")))
+                .click();
+        page.keyboard().press("3");
+        page.waitForTimeout(1_500);
+        take(page, "slim-difference");
+        page.keyboard().press("2");
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName(Pattern.compile("Size.*")))
+                .click();
+        sheet.button("Crop").click();
+        page.getByLabel("Ratio of the box").getByText("4:5").click();
+        page.waitForTimeout(1_000);
+        take(page, "slim-crop");
+        sheet.button("Cancel").click();
+    }
+
     private static void share(Page page) {
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Share"))
                 .click();
-        page.getByLabel("Number of colors").fill("64");
-        page.getByLabel("Number of colors").press("Enter");
-        awaitWeight(page);
-        page.waitForTimeout(1_500);
-        awaitWeight(page);
         page.getByRole(
                         AriaRole.BUTTON,
                         new Page.GetByRoleOptions().setName("Deliver").setExact(true))

@@ -36,9 +36,12 @@ class ShareTest {
         sheet.button("Deliver").click();
         assertThat(page.getByLabel("Deliveries")).containsText("Tide.gif");
         assertThat(figures).hasCount(1);
-        sheet.button("240").or(page.getByText("as the canvas")).first().click();
-        page.getByLabel("Width in pixels").fill("30");
-        page.getByLabel("Width in pixels").press("Enter");
+        Locator width = sheet.slimWidth();
+        width.fill("30");
+        width.press("Enter");
+        sheet.awaitUndo("Deliver 30 px wide");
+        sheet.toShare();
+        sheet.button("Tide.gif").or(page.getByText("Tide.gif")).first().click();
         assertThat(figures).hasCount(2);
         assertThat(figures.nth(0)).containsText("As set now · 30 × 20");
         assertThat(figures.nth(1)).containsText("Tide.gif · 60 × 40");

@@ -105,6 +105,19 @@ final class Sheet {
         assertThat(button("Undo")).hasAttribute("title", "Undo: " + title + " (Ctrl + Z)");
     }
 
+    void toSlim() {
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Slim"))
+                .click();
+    }
+
+    /** Opens Slim, and there the setting of the width. */
+    Locator slimWidth() {
+        toSlim();
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName(Pattern.compile("Size.*")))
+                .click();
+        return page.getByRole(AriaRole.TABPANEL).getByLabel("Width", new Locator.GetByLabelOptions().setExact(true));
+    }
+
     void toShare() {
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Share"))
                 .click();

@@ -17,6 +17,8 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 class ReelsTest {
+    private static final String NOWHERE = "{'x':0,'y':0,'width':0,'height':0}";
+    private static final String WHOLE = NOWHERE;
     private static final String ENCODING =
             "{'ditherAmount':85,'palette':'AUTO','tolerance':20,'alphaCutoff':128,'keptColors':[],'comment':''}";
 
@@ -101,7 +103,9 @@ class ReelsTest {
         assertThat(gone.json().get("current")).isEqualTo(now);
         Answer settings = server.edit(
                 old,
-                ("{'type':'setDelivery','width':20,'colors':9,'dither':'NONE','matte':'','encoding':" + ENCODING + "}")
+                ("{'type':'setDelivery','delivery':{'framing':{'crop':" + WHOLE
+                                + ",'width':20,'height':0,'enlarge':1,'scaling':'SMOOTH','every':1},'colors':9,'coloring':{'choice':'SEEN','own':[]},'dither':'NONE','matte':'','flat':false,'encoding':"
+                                + ENCODING + "}}")
                         .replace('\'', '"'));
         assertThat(settings.status()).as("it states all settings at once").isEqualTo(409);
         assertThat(server.post(path(old) + "/undo", base(old)).status())
@@ -140,7 +144,8 @@ class ReelsTest {
                 "{'type':'mergeFrames','frames':[1,2]}",
                 "{'type':'reverseFrames','frames':[3,1,2]}",
                 "{'type':'nameRun','frames':[1,2],'name':'Ebb'}",
-                "{'type':'setFit','frames':[1],'fit':{'way':'FILL','focusX':0.25,'focusY':1,'background':'f6f1e7'}}",
+                "{'type':'setFit','frames':[1],'fit':{'way':'FILL','focusX':0.25,'focusY':1,'background':'f6f1e7','region':"
+                        + NOWHERE + "}}",
                 "{'type':'setCanvas','width':64,'height':48}",
                 "{'type':'addToDelays','frames':[2],'millis':-33}",
                 "{'type':'scaleDelays','frames':[1,2,3],'percent':33}",
@@ -265,12 +270,15 @@ class ReelsTest {
                 "{'type':'setDelay','frames':[1],'delayMillis':99999999999} | 400 | delayMillis",
                 "{'type':'setDelay','frames':[1],'delayMillis':12.5} | 400 | delayMillis must be a whole number",
                 "{'type':'setDelay','frames':[1]} | 400 | delayMillis must be a whole number",
-                "{'type':'setDelivery','width':-1,'colors':64,'dither':'NONE','matte':'','encoding':" + ENCODING
-                        + "} | 422 | width must be from 1 to 1,600",
-                "{'type':'setDelivery','width':90,'colors':64,'dither':'SOME','matte':'','encoding':" + ENCODING
-                        + "} | 400 | dither cannot be read",
-                "{'type':'setDelivery','width':90,'colors':1,'dither':'NONE','matte':'','encoding':" + ENCODING
-                        + "} | 422 | colors must be from 2 to 256",
+                "{'type':'setDelivery','delivery':{'framing':{'crop':" + WHOLE
+                        + ",'width':-1,'height':0,'enlarge':1,'scaling':'SMOOTH','every':1},'colors':64,'coloring':{'choice':'SEEN','own':[]},'dither':'NONE','matte':'','flat':false,'encoding':"
+                        + ENCODING + "}} | 422 | width must be from 1 to 1,600",
+                "{'type':'setDelivery','delivery':{'framing':{'crop':" + WHOLE
+                        + ",'width':90,'height':0,'enlarge':1,'scaling':'SMOOTH','every':1},'colors':64,'coloring':{'choice':'SEEN','own':[]},'dither':'SOME','matte':'','flat':false,'encoding':"
+                        + ENCODING + "}} | 400 | dither cannot be read",
+                "{'type':'setDelivery','delivery':{'framing':{'crop':" + WHOLE
+                        + ",'width':90,'height':0,'enlarge':1,'scaling':'SMOOTH','every':1},'colors':1,'coloring':{'choice':'SEEN','own':[]},'dither':'NONE','matte':'','flat':false,'encoding':"
+                        + ENCODING + "}} | 422 | colors must be from 2 to 256",
                 "{'type':'setPlays','times':-1} | 422 | plays must be from 0 to 1,000",
                 "{'type':'moveFrames','frames':[77],'after':0} | 422 | frames name 1 that are no longer in this reel",
                 "{'type':'burn'} | 400 | edit cannot be read",
@@ -278,7 +286,8 @@ class ReelsTest {
                 "{'type' | 400 | edit is not well-formed JSON",
                 "{'type':'addStills','after':0,'stills':[{'picture':'zz','name':'a','size':{'width':1,'height':1},'delayMillis':0,'plays':-1}],'gathering':''} | 422 | picture must be 64 hexadecimal digits",
                 "{'type':'addCard','after':0,'delayMillis':90,'card':{'kind':'card','background':'red','text':'','typeface':'PLAIN','own':{'file':'','name':''},'size':9,'color':'000000','align':'LEFT'}} | 422 | background must be six hexadecimal digits",
-                "{'type':'setFit','frames':[1],'fit':{'way':'FILL','focusX':2,'focusY':0,'background':''}} | 422 | focusX must be from 0 to 1"
+                "{'type':'setFit','frames':[1],'fit':{'way':'FILL','focusX':2,'focusY':0,'background':'','region':"
+                        + NOWHERE + "}} | 422 | focusX must be from 0 to 1"
             })
     void badEditsAreRefusedByFieldAndChangeNothing(String edit, int status, String reason) {
         JsonNode reel = server.reelOf(NIGHT, DAWN);

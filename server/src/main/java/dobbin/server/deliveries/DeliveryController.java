@@ -151,8 +151,8 @@ class DeliveryController {
 
     private String keep(OpenReel open, String name, Delivered made) {
         Reel reel = open.reel();
-        int hundredths =
-                Arrays.stream(Hundredths.apportion(reel.loopDelaysMillis())).sum();
+        int hundredths = Arrays.stream(Hundredths.apportion(reel.deliveredDelaysMillis()))
+                .sum();
         DeliveryStore.Entry entry = new DeliveryStore.Entry(
                 UUID.randomUUID().toString(),
                 freeName(open.id(), name),

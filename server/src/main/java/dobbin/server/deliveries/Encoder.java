@@ -1,11 +1,9 @@
 package dobbin.server.deliveries;
 
 import dobbin.raster.Raster;
-import dobbin.raster.Size;
 import dobbin.reel.Frame;
 import dobbin.reel.Reel;
 import dobbin.render.Pictures;
-import dobbin.render.Renderer;
 import dobbin.server.reels.Seen;
 import dobbin.server.work.Budget;
 import dobbin.server.work.Remembered;
@@ -13,9 +11,11 @@ import dobbin.server.work.Turns;
 import dobbin.slim.Delivered;
 import dobbin.slim.Drawing;
 import dobbin.slim.Encoded;
+import dobbin.slim.Framed;
 import dobbin.slim.Progress;
 import dobbin.slim.Slim;
 import dobbin.slim.Stages;
+import dobbin.slim.Trials;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
@@ -23,6 +23,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.function.Supplier;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.stereotype.Service;
@@ -32,7 +33,7 @@ import org.springframework.stereotype.Service;
  * other delays cost nothing, and frames that did not change are not drawn again.
  */
 @Service
-class Encoder {
+public class Encoder {
     /**
      * A drawn frame, and what is remembered of it as long as it is kept: at most two of it with hard edges (8), two sets of
      * codes (up to 2) and its colors.
@@ -64,7 +65,27 @@ class Encoder {
     }
 
     Optional<Delivered> known(Seen seen) {
-        return encoded.known(Slim.nameOfEncoded(seen.reel(), seen.looks())).map(loop -> Slim.file(loop, seen.reel()));
+        return knownEncoding(seen).map(loop -> Slim.file(loop, seen.reel()));
+    }
+
+    /** @return what the reel's file is made of, if that is kept */
+    public Optional<Encoded> knownEncoding(Seen seen) {
+        return encoded.known(Slim.nameOfEncoded(seen.reel(), seen.looks()));
+    }
+
+    /** @return draws the reel's frames, each once as long as there is memory for them */
+    public Drawing drawing(Seen seen) {
+        return (reel, tracks, frame, framed) -> frame(seen, frame, framed);
+    }
+
+    /** @return where trials wait for memory */
+    public Trials.Admission admission() {
+        return new Trials.Admission() {
+            @Override
+            public <T> T during(Reel reel, Progress progress, Supplier<T> work) {
+                return budget.during(bytesOfWork(reel), () -> progress.report(0, 1), work::get);
+            }
+        };
     }
 
     /** @throws CancellationException from {@code progress} */
@@ -90,10 +111,9 @@ class Encoder {
 
     private Encoded make(Seen seen, String name, Making making, Progress progress) {
         Reel reel = seen.reel();
-        Drawing drawing = (it, tracks, frame, size) -> frame(seen, frame, size);
         try {
             Encoded made = budget.during(
-                    bytesOfWork(reel), () -> making.tell(progress), () -> slim.encode(reel, drawing, making));
+                    bytesOfWork(reel), () -> making.tell(progress), () -> slim.encode(reel, drawing(seen), making));
             encoded.keep(name, made);
             return made;
         } finally {
@@ -125,13 +145,13 @@ class Encoder {
 
     private static long bytesOfWork(Reel reel) {
         long pixels = reel.deliveredSize().area();
-        return Math.min(KEPT_BYTES, 4 * pixels * reel.loop().size()) + BYTES_OF_WORK_A_PIXEL * pixels;
+        return Math.min(KEPT_BYTES, 4 * pixels * reel.deliveredFrames().size()) + BYTES_OF_WORK_A_PIXEL * pixels;
     }
 
-    private Raster frame(Seen seen, Frame frame, Size size) {
+    private Raster frame(Seen seen, Frame frame, Framed framed) {
         return drawn.get(
-                seen.looks().of(frame) + ' ' + size,
-                () -> Renderer.draw(seen.reel(), seen.looks().tracks(), frame, pictures, size));
+                seen.looks().of(frame) + ' ' + framed,
+                () -> framed.draw(seen.reel(), seen.looks().tracks(), frame, pictures));
     }
 
     @Configuration

@@ -47,6 +47,7 @@ class ReelStore {
             " AND EXISTS (SELECT 1 FROM reel WHERE id = :id AND removed_at IS NOT NULL)";
     private static final List<String> PURGE = List.of(
             "DELETE FROM delivery WHERE reel = :id" + IF_REMOVED,
+            "DELETE FROM trial WHERE reel = :id" + IF_REMOVED,
             "DELETE FROM step WHERE reel = :id" + IF_REMOVED,
             "DELETE FROM reel WHERE id = :id AND removed_at IS NOT NULL");
 

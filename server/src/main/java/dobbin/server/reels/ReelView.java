@@ -7,6 +7,7 @@ import dobbin.reel.Cutout;
 import dobbin.reel.Delivery;
 import dobbin.reel.Frame;
 import dobbin.reel.FrameContent;
+import dobbin.reel.Framing;
 import dobbin.reel.Reel;
 import dobbin.reel.Run;
 import dobbin.reel.Still;
@@ -120,7 +121,7 @@ public record ReelView(
                 reel.plays().times(),
                 reel.delivery(),
                 reel.deliveredSize(),
-                Delivery.MAX_WIDTH,
+                Framing.MAX_SIDE,
                 reel.budgetBytes(),
                 loopMillis,
                 fileMillis,

@@ -3,7 +3,7 @@ package dobbin.server.reels;
 import dobbin.edit.EditRejected;
 
 /** A change made on a document that has changed meanwhile, as in another tab, and that does not fit what it is now. */
-final class StaleBase extends RuntimeException {
+public final class StaleBase extends RuntimeException {
     private final transient OpenReel current;
 
     StaleBase(OpenReel current) {

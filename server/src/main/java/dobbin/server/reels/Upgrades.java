@@ -4,11 +4,13 @@ import dobbin.dither.Dithering;
 import dobbin.lettering.OwnTypeface;
 import dobbin.raster.Size;
 import dobbin.reel.Border;
+import dobbin.reel.Coloring;
 import dobbin.reel.Cycle;
 import dobbin.reel.Delivery;
 import dobbin.reel.Encoding;
 import dobbin.reel.Fill;
 import dobbin.reel.Fit;
+import dobbin.reel.Framing;
 import dobbin.reel.Run;
 import java.util.ArrayList;
 import java.util.List;
@@ -28,10 +30,12 @@ import tools.jackson.databind.node.ObjectNode;
  *   <li>a format number; cut-outs that are away from any frames, pictures of cycles kept by frames, a delivered width
  *       that follows the canvas
  *   <li>typeface files of one's own, words that are broken into lines
+ *   <li>a part of the canvas and of the frames that is delivered, how its colors are chosen, flat edges;
+ *       stills placed where a crop of the canvas left them
  * </ol>
  */
 final class Upgrades {
-    static final int CURRENT = 6;
+    static final int CURRENT = 7;
 
     private final JsonMapper json;
 
@@ -61,6 +65,9 @@ final class Upgrades {
         }
         if (format < 6) {
             toSixth(reel);
+        }
+        if (format < 7) {
+            toSeventh(reel);
         }
         return reel;
     }
@@ -111,7 +118,7 @@ final class Upgrades {
         ObjectNode delivery = (ObjectNode) reel.get("delivery");
         Size canvas = json.treeToValue(reel.get("canvas"), Size.class);
         if (delivery.get("width").asInt() == Delivery.USUAL.sizeOf(canvas).width()) {
-            delivery.put("width", Delivery.FOLLOWS);
+            delivery.put("width", Framing.FOLLOWS);
         }
         List<Integer> frames = new ArrayList<>();
         reel.withArray("frames").forEach(frame -> frames.add(frame.get("id").asInt()));
@@ -121,6 +128,30 @@ final class Upgrades {
     private void toSixth(ObjectNode reel) {
         reel.withArray("frames").forEach(frame -> letteringToSixth((ObjectNode) frame.get("content")));
         reel.withArray("cutouts").forEach(cutout -> letteringToSixth((ObjectNode) cutout.get("art")));
+    }
+
+    private void toSeventh(ObjectNode reel) {
+        ObjectNode delivery = (ObjectNode) reel.get("delivery");
+        int width = delivery.remove("width").asInt();
+        delivery.set("framing", json.valueToTree(Framing.ofWidth(width)));
+        delivery.set("coloring", json.valueToTree(Coloring.USUAL));
+        delivery.put("flat", false);
+        reel.withArray("frames").forEach(frame -> fitToSeventh((ObjectNode) frame.get("content")));
+        fitToSeventh((ObjectNode) reel.get("backdrop"));
+    }
+
+    /** @param content of a frame, or a backdrop */
+    private void fitToSeventh(ObjectNode content) {
+        switch (content.get("kind").asString()) {
+            case "still" -> ((ObjectNode) content.get("fit")).set("region", json.valueToTree(Fit.NOWHERE));
+            case "crossFade" -> {
+                fitToSeventh((ObjectNode) content.get("from"));
+                fitToSeventh((ObjectNode) content.get("to"));
+            }
+            default -> {
+                // Cards and fills have no fit.
+            }
+        }
     }
 
     /** @param content of a frame, or art of a cut-out */

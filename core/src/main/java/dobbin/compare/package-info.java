@@ -1,0 +1,2 @@
+/** How different two pictures look. */
+package dobbin.compare;

@@ -1,0 +1,195 @@
+package dobbin.server.slimming;
+
+import dobbin.reel.Crop;
+import dobbin.reel.Ranges;
+import dobbin.server.data.DataStore;
+import dobbin.server.deliveries.Encoder;
+import dobbin.server.jobs.Job;
+import dobbin.server.jobs.Jobs;
+import dobbin.server.reels.OpenReel;
+import dobbin.server.reels.Reels;
+import dobbin.server.web.NotFound;
+import dobbin.slim.Appearance;
+import dobbin.slim.Encoded;
+import dobbin.slim.Slim;
+import java.time.Duration;
+import java.util.List;
+import org.springframework.http.CacheControl;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What settings cost: facts of the file as it is set, trials, and the two searches. */
+@RestController
+class SlimController {
+    private static final CacheControl UNCHANGING =
+            CacheControl.maxAge(Duration.ofDays(365)).cachePrivate().immutable();
+
+    private final Reels reels;
+    private final Encoder encoder;
+    private final Slimming slimming;
+    private final FilePictures pictures;
+    private final TrialStore store;
+    private final Jobs jobs;
+    private final DataStore data;
+
+    SlimController(
+            Reels reels,
+            Encoder encoder,
+            Slimming slimming,
+            FilePictures pictures,
+            TrialStore store,
+            Jobs jobs,
+            DataStore data) {
+        this.reels = reels;
+        this.encoder = encoder;
+        this.slimming = slimming;
+        this.pictures = pictures;
+        this.store = store;
+        this.jobs = jobs;
+        this.data = data;
+    }
+
+    /**
+     * @param unseen visible errors up to this are not seen
+     * @param seenWhenLookedFor up to this they are seen when looked for; above, they are plain to see
+     */
+    record TrialsView(List<TrialView> trials, double unseen, double seenWhenLookedFor) {}
+
+    /** What a search may change besides colors, dithering and tolerance. */
+    record Allowed(boolean width, boolean frames) {}
+
+    record TrialName(String name) {}
+
+    /** @param crop the part that holds all there is to see, or the whole canvas where nothing can go */
+    record Trimmed(Crop crop) {}
+
+    /** What there is to say of the file as it is set now, once it is made. It is kept as a trial soon after. */
+    @GetMapping("/api/reels/{id}/files/{file}/facts")
+    FileFacts facts(@PathVariable String id, @PathVariable String file) {
+        OpenReel open = asSet(id, file);
+        Encoded encoded = encoded(open);
+        FileFacts facts = jobs.call(() -> FileFacts.of(Slim.file(encoded, open.reel()), encoded));
+        jobs.start("Look at " + open.reel().name(), view -> {}, progress -> {
+            slimming.keep(open, encoded);
+            return "";
+        });
+        return facts;
+    }
+
+    /** A frame of the file as it is set now: as the file shows it, as it was drawn, or where the two differ. */
+    @GetMapping(path = "/api/reels/{id}/files/{file}/frames/{place}/{sight}.png", produces = MediaType.IMAGE_PNG_VALUE)
+    ResponseEntity<byte[]> frame(
+            @PathVariable String id, @PathVariable String file, @PathVariable int place, @PathVariable String sight) {
+        OpenReel open = asSet(id, file);
+        Ranges.check("place", place, 0, open.reel().deliveredFrames().size() - 1);
+        return unchanging(pictures.frame(open.seen(), file, encoded(open), place, sight(sight)));
+    }
+
+    /** A piece of the picture under each dither, one below the other. */
+    @GetMapping(path = "/api/reels/{id}/files/{file}/dithers.png", produces = MediaType.IMAGE_PNG_VALUE)
+    ResponseEntity<byte[]> dithers(@PathVariable String id, @PathVariable String file) {
+        return unchanging(pictures.dithers(asSet(id, file).seen()));
+    }
+
+    /** All frames that play, seen together. {@code loop} only makes the address another one when they change. */
+    @GetMapping(path = "/api/reels/{id}/overlays/{loop}.png", produces = MediaType.IMAGE_PNG_VALUE)
+    ResponseEntity<byte[]> overlay(@PathVariable String id, @PathVariable String loop) {
+        OpenReel open = withFrames(reels.open(id));
+        return unchanging(pictures.overlay(open.seen()));
+    }
+
+    @PostMapping("/api/reels/{id}/trims")
+    Trimmed trim(@PathVariable String id) {
+        return new Trimmed(pictures.trimmed(withFrames(reels.open(id)).seen()).orElse(Crop.WHOLE));
+    }
+
+    @GetMapping("/api/reels/{id}/trials")
+    TrialsView trials(@PathVariable String id) {
+        return new TrialsView(slimming.trials(reels.open(id)), Appearance.UNSEEN, Appearance.SEEN_WHEN_LOOKED_FOR);
+    }
+
+    @GetMapping(path = "/api/reels/{id}/trials/{trial}.png", produces = MediaType.IMAGE_PNG_VALUE)
+    ResponseEntity<byte[]> picture(@PathVariable String id, @PathVariable String trial) {
+        return unchanging(store.picture(id, trial).orElseThrow(() -> notThere(trial)));
+    }
+
+    /** Names a trial; an empty name takes it away. */
+    @PutMapping("/api/reels/{id}/trials/{trial}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void name(@PathVariable String id, @PathVariable String trial, @RequestBody TrialName wanted) {
+        String name = wanted.name() == null || wanted.name().isBlank() ? "" : Ranges.checkName("name", wanted.name());
+        if (!store.name(reels.open(id).id(), trial, name)) {
+            throw notThere(trial);
+        }
+        data.force();
+    }
+
+    @DeleteMapping("/api/reels/{id}/trials/{trial}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void forget(@PathVariable String id, @PathVariable String trial) {
+        if (!store.delete(reels.open(id).id(), trial)) {
+            throw notThere(trial);
+        }
+        data.force();
+    }
+
+    /** Tries a spread of settings; each is told as the event {@code tried}. */
+    @PostMapping("/api/reels/{id}/explorations")
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    Job.View explore(@PathVariable String id) {
+        return slimming.explore(reels.open(id)).view();
+    }
+
+    /** Finds the best-looking settings under the budget and takes them. */
+    @PostMapping("/api/reels/{id}/fittings")
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    Job.View fit(@PathVariable String id, @RequestBody Allowed may) {
+        return slimming.fit(reels.open(id), may.width(), may.frames()).view();
+    }
+
+    private OpenReel asSet(String id, String file) {
+        OpenReel open = reels.open(id);
+        if (!open.looks().ofDelivery().equals(file) || open.reel().loop().isEmpty()) {
+            throw new NotFound("This reel would be delivered differently by now.");
+        }
+        return open;
+    }
+
+    private static OpenReel withFrames(OpenReel open) {
+        if (open.reel().loop().isEmpty()) {
+            throw new NotFound("This reel has no frames that play.");
+        }
+        return open;
+    }
+
+    private Encoded encoded(OpenReel open) {
+        return encoder.knownEncoding(open.seen())
+                .orElseThrow(() -> new NotFound("This file is not made yet. Its weight says how far it is."));
+    }
+
+    private static FilePictures.Sight sight(String name) {
+        return switch (name) {
+            case "delivered" -> FilePictures.Sight.DELIVERED;
+            case "drawn" -> FilePictures.Sight.DRAWN;
+            case "heat" -> FilePictures.Sight.HEAT;
+            default -> throw new NotFound("A frame is delivered, drawn or heat, not " + name + ".");
+        };
+    }
+
+    private static ResponseEntity<byte[]> unchanging(byte[] picture) {
+        return ResponseEntity.ok().cacheControl(UNCHANGING).body(picture);
+    }
+
+    private static NotFound notThere(String trial) {
+        return new NotFound("There is no trial " + trial + " of this reel.");
+    }
+}

@@ -1,0 +1,198 @@
+package dobbin.server.slimming;
+
+import dobbin.edit.EditRejected;
+import dobbin.edit.SetDelivery;
+import dobbin.gif.Replay;
+import dobbin.raster.Raster;
+import dobbin.raster.Resampler;
+import dobbin.reel.Delivery;
+import dobbin.reel.Reel;
+import dobbin.server.data.DataStore;
+import dobbin.server.deliveries.Encoder;
+import dobbin.server.jobs.EventHub;
+import dobbin.server.jobs.Job;
+import dobbin.server.jobs.Jobs;
+import dobbin.server.reels.OpenReel;
+import dobbin.server.reels.Reels;
+import dobbin.server.reels.StaleBase;
+import dobbin.server.web.Refused;
+import dobbin.server.work.Turns;
+import dobbin.slim.Encoded;
+import dobbin.slim.Explorer;
+import dobbin.slim.Fitting;
+import dobbin.slim.GivenUp;
+import dobbin.slim.Progress;
+import dobbin.slim.Slim;
+import dobbin.slim.Trial;
+import dobbin.slim.Trials;
+import dobbin.still.PngWriter;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.CancellationException;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
+
+/** Tries settings on reels and keeps what came of it. */
+@Service
+class Slimming {
+    private static final int PICTURE_WIDTH = 360;
+
+    private final Reels reels;
+    private final Encoder encoder;
+    private final Slim slim;
+    private final TrialStore store;
+    private final Turns turns;
+    private final Jobs jobs;
+    private final EventHub hub;
+    private final DataStore data;
+
+    Slimming(
+            Reels reels,
+            Encoder encoder,
+            Slim slim,
+            TrialStore store,
+            Turns turns,
+            Jobs jobs,
+            EventHub hub,
+            DataStore data) {
+        this.reels = reels;
+        this.encoder = encoder;
+        this.slim = slim;
+        this.store = store;
+        this.turns = turns;
+        this.jobs = jobs;
+        this.hub = hub;
+        this.data = data;
+    }
+
+    List<TrialView> trials(OpenReel open) {
+        return TrialView.of(store.ofReel(open.id()), open.looks().ofMaterial());
+    }
+
+    /** Keeps what the reel's file as it is set now weighs and looks like, unless that is kept; tells listeners. */
+    void keep(OpenReel open, Encoded encoded) {
+        if (known(open).stream()
+                .noneMatch(row -> row.trial().delivery().equals(open.reel().delivery()))) {
+            Trials trials = trials(open, List.of());
+            Trial trial = trials.trial(open.reel().delivery(), encoded, whileSet(open));
+            keep(open, trial, encoded);
+        }
+    }
+
+    Job explore(OpenReel open) {
+        needFrames(open);
+        return start("Explore " + open.reel().name(), open, progress -> {
+            Trials trials = trials(open, known(open));
+            Explorer.explore(
+                    trials,
+                    open.reel().budgetBytes(),
+                    trial -> keep(open, trial, trials.last(trial.delivery())),
+                    progress);
+            return "";
+        });
+    }
+
+    /** The job's result is the sentence on what was given up; the settings are an edit by then. */
+    Job fit(OpenReel open, boolean mayNarrow, boolean mayThin) {
+        needFrames(open);
+        int budget = open.reel().budgetBytes();
+        return start("Fit " + open.reel().name(), open, progress -> {
+            Trials trials = trials(open, known(open));
+            trials.whole(open.reel().delivery(), progress);
+            Fitting.Result result = Fitting.fit(trials, budget, mayNarrow, mayThin, progress);
+            String sentence = GivenUp.sentence(open.reel(), result, budget);
+            Trial kept = result.best() == null ? result.smallest() : result.best();
+            keepNew(open, kept, trials);
+            if (result.best() != null) {
+                take(open, result.best().delivery());
+            }
+            return sentence;
+        });
+    }
+
+    private void keepNew(OpenReel open, Trial trial, Trials trials) {
+        boolean isKept =
+                known(open).stream().anyMatch(row -> row.trial().delivery().equals(trial.delivery()));
+        if (!isKept) {
+            keep(open, trial, trials.last(trial.delivery()));
+        }
+    }
+
+    /** An edit like any other, on the reel as it was when the search began. */
+    private void take(OpenReel open, Delivery delivery) {
+        if (delivery.equals(open.reel().delivery())) {
+            return;
+        }
+        try {
+            reels.edit(open.id(), open.revision(), new SetDelivery(delivery));
+        } catch (StaleBase | EditRejected e) {
+            throw new Refused(
+                    HttpStatus.CONFLICT,
+                    "The settings were changed meanwhile, so they were left as they are. What was found is on the chart.");
+        }
+    }
+
+    private Job start(String title, OpenReel open, Jobs.Work work) {
+        return jobs.start(title, view -> hub.publish(open.id(), "job", view), work);
+    }
+
+    private List<TrialStore.Row> known(OpenReel open) {
+        String material = open.looks().ofMaterial();
+        return store.ofReel(open.id()).stream()
+                .filter(row -> row.material().equals(material))
+                .toList();
+    }
+
+    private Trials trials(OpenReel open, List<TrialStore.Row> known) {
+        Trials trials = new Trials(
+                slim, encoder.admission(), open.reel(), encoder.drawing(open.seen()), turns.at(Turns.Urgency.LATER));
+        known.forEach(row -> trials.know(row.trial()));
+        return trials;
+    }
+
+    private void keep(OpenReel open, Trial trial, Optional<Encoded> encoded) {
+        encoded.ifPresent(it -> keep(open, trial, it));
+    }
+
+    private void keep(OpenReel open, Trial trial, Encoded encoded) {
+        byte[] picture = picture(encoded, trial);
+        data.needRoom(picture.length);
+        TrialStore.Row row = store.insert(
+                open.id(),
+                open.looks().ofMaterial(),
+                trial,
+                encoded.size().width(),
+                encoded.size().height(),
+                picture);
+        data.force();
+        hub.publish(open.id(), "tried", Map.of("id", row.id()));
+    }
+
+    /** The worst frame, no larger than the chart shows it. */
+    private static byte[] picture(Encoded encoded, Trial trial) {
+        int every = trial.delivery().framing().every();
+        Raster worst = new Replay(encoded.size(), encoded.settings().palette(), encoded.stored())
+                .at(trial.looks().worstFrame() / every);
+        return PngWriter.bytes(
+                worst.width() <= PICTURE_WIDTH
+                        ? worst
+                        : Resampler.resize(worst, worst.size().withWidth(PICTURE_WIDTH)));
+    }
+
+    /** Given up as soon as the file would be another one. */
+    private Progress whileSet(OpenReel open) {
+        return (done, total) -> {
+            if (!reels.open(open.id()).looks().ofDelivery().equals(open.looks().ofDelivery())) {
+                throw new CancellationException();
+            }
+        };
+    }
+
+    private static void needFrames(OpenReel open) {
+        Reel reel = open.reel();
+        if (reel.loop().isEmpty()) {
+            throw new EditRejected("frames", "are missing: a loop needs at least one that is not left out");
+        }
+    }
+}
