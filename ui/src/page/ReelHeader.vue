@@ -149,7 +149,8 @@ const store = useReel()
   }
 
   .bench-link {
-    padding-inline: 8px;
+    padding-inline: 4px;
+    font-size: 14px;
   }
 
   .weight-place {

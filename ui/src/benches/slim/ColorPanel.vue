@@ -42,9 +42,13 @@ function ownOf(): string[] | null {
 }
 
 function choose(choice: (typeof CHOICES)[number]['value']): void {
-  const own = choice === 'OWN' ? ownOf() : []
+  if (choice !== 'OWN') {
+    void slimming.change({ coloring: { choice, own: [] } })
+    return
+  }
+  const own = ownOf()
   if (own) {
-    void slimming.change({ coloring: { choice, own } })
+    void slimming.takePalette(own)
   }
 }
 </script>

@@ -193,7 +193,7 @@ defineExpose({ look: (at: number) => (look.value = LOOKS[at]?.value ?? look.valu
   display: grid;
   place-items: safe center;
   overflow: auto;
-  min-height: 200px;
+  min-height: 110px;
   border: 1px solid var(--line);
   border-radius: 14px;
 }

@@ -23,13 +23,15 @@ const room = ref<HTMLElement | null>(null)
 const boxElement = useTemplateRef<HTMLElement>('boxElement')
 const { width: roomWidth, height: roomHeight } = useElementSize(room)
 const canvas = computed(() => store.reel?.canvas ?? { width: 3, height: 2 })
-const scale = computed(() => Math.max(0.01, Math.min((roomWidth.value - 16) / canvas.value.width, (roomHeight.value - 16) / canvas.value.height)))
+const scale = computed(() => Math.max(0.01, Math.min((roomWidth.value - 32) / canvas.value.width, (roomHeight.value - 32) / canvas.value.height)))
 const { box, ratio, crop, take, moveTo, sizeTo, takeRatio } = useCropBox(
   () => canvas.value,
   () => slimming.delivery?.framing.crop ?? { x: 0, y: 0, width: 0, height: 0 },
 )
 const drag = usePointerDrag()
 const busy = ref(false)
+/** Whether the frames have been laid over one another. */
+const seen = ref(false)
 onMounted(() => boxElement.value?.focus())
 
 function move(event: PointerEvent): void {
@@ -79,9 +81,13 @@ async function trim(): Promise<void> {
   busy.value = true
   try {
     const { crop: found } = await answer(api.POST('/api/reels/{id}/trims', { params: { path: { id } } }))
-    ratio.value = 0
-    take(found)
-    say(crop.value.width === 0 ? 'There is nothing to trim: every edge shows something.' : `Trimmed to ${box.width} × ${box.height}.`)
+    if (found.width === 0 || (found.width === canvas.value.width && found.height === canvas.value.height)) {
+      say('There is nothing to trim: every edge shows something that matters.')
+    } else {
+      ratio.value = 0
+      take(found)
+      say(`Trimmed to ${box.width} × ${box.height}.`)
+    }
   } catch (failure) {
     sayProblem(failure)
   }
@@ -112,7 +118,8 @@ async function makeCanvas(): Promise<void> {
     </div>
     <div ref="room" class="room">
       <div v-if="store.reel" class="canvas" :style="{ width: `${canvas.width * scale}px`, height: `${canvas.height * scale}px` }">
-        <img :src="overlayUrl(store.reel.id, store.reel.revision)" alt="All frames seen together" draggable="false" />
+        <img :src="overlayUrl(store.reel.id, store.reel.revision)" alt="All frames seen together" draggable="false" @load="seen = true" @error="seen = true" />
+        <v-progress-circular v-if="!seen" class="waiting" indeterminate aria-label="Laying the frames over one another" />
         <div ref="boxElement" class="box" tabindex="0" role="group" :aria-label="`Crop box, ${box.width} by ${box.height} at ${box.x}, ${box.y}. Arrow keys move it, with Alt they size it, Enter crops.`"
           :style="{ left: `${box.x * scale}px`, top: `${box.y * scale}px`, width: `${box.width * scale}px`, height: `${box.height * scale}px` }"
           @pointerdown.self="move" @keydown="onKey">
@@ -173,6 +180,9 @@ async function makeCanvas(): Promise<void> {
 
 .canvas {
   position: relative;
+  overflow: clip;
+  /* Handles at the edges stay whole. */
+  overflow-clip-margin: 14px;
   background: repeating-conic-gradient(var(--checker) 0 25%, var(--card) 0 50%) 0 0 / 20px 20px;
 }
 
@@ -182,16 +192,17 @@ img {
   height: 100%;
 }
 
+.waiting {
+  position: absolute;
+  top: calc(50% - 16px);
+  left: calc(50% - 16px);
+}
+
 .box {
   position: absolute;
   box-shadow: 0 0 0 2px var(--card), 0 0 0 3px var(--ink), 0 0 0 4000px #0008;
-  clip-path: none;
   cursor: move;
   touch-action: none;
-}
-
-.canvas {
-  overflow: hidden;
 }
 
 .handle {

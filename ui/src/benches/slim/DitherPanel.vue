@@ -43,8 +43,8 @@ const setAmount = (ditherAmount: number): Promise<boolean> => slimming.changeEnc
 <style scoped>
 .kinds {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(96px, 1fr));
-  gap: 8px;
+  grid-template-columns: repeat(auto-fill, minmax(86px, 1fr));
+  gap: 6px;
 }
 
 .kind {

@@ -159,6 +159,19 @@ p {
   margin: 8px 0 16px;
 }
 
+@media (max-width: 1180px) and (min-width: 761px) {
+  .title {
+    min-width: 120px;
+  }
+
+  .may {
+    max-width: 80px;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+}
+
 .working {
   display: flex;
   flex: 1;

@@ -28,7 +28,7 @@ watch(open, (now) => {
 
 async function take(own: string[], from: string): Promise<void> {
   open.value = false
-  if (await slimming.change({ coloring: { choice: 'OWN', own } })) {
+  if (await slimming.takePalette(own)) {
     say(`The colors come from “${from}”.`)
   }
 }

@@ -60,9 +60,9 @@ function settle(color: string, replacement: string | null): void {
   const own = swatches.value
     .map((swatch) => (swatch.color === color ? replacement : swatch.color))
     .filter((each): each is string => each !== null)
-  void slimming.change({
-    coloring: { choice: 'OWN', own: [...new Set(own)].slice(0, limits.Coloring.own.max) },
-    encoding: { ...slimming.delivery!.encoding, keptColors: kept.value.filter((each) => each !== color), palette: 'LOOP' },
+  void slimming.takePalette([...new Set(own)].slice(0, limits.Coloring.own.max), {
+    keptColors: kept.value.filter((each) => each !== color),
+    palette: 'LOOP',
   })
 }
 
@@ -133,8 +133,8 @@ function onKey(event: KeyboardEvent, place: number): void {
 }
 
 .swatch {
-  flex: 1 0 18px;
-  min-width: 18px;
+  flex: 1 0 24px;
+  min-width: 24px;
   max-width: 64px;
   height: 24px;
   border: 1px solid #0003;

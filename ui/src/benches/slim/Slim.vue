@@ -147,12 +147,13 @@ onScopeDispose(() => {
 }
 
 .left {
-  grid-template-rows: auto minmax(200px, 1fr) auto auto;
+  grid-template-rows: auto minmax(160px, 1fr) auto auto;
+  overflow-y: auto;
   border-right: 1px solid var(--line);
 }
 
 .right {
-  grid-template-rows: minmax(180px, 1fr) auto 226px;
+  grid-template-rows: minmax(0, 1fr) auto clamp(150px, 30dvh, 240px);
   background: var(--card);
 }
 

@@ -95,7 +95,7 @@ function onKey(event: KeyboardEvent, trial: TrialView): void {
       <rect v-if="budgetAt > area.left" class="fits" :x="area.left" :y="area.top" :width="Math.min(area.width, budgetAt - area.left)" :height="area.height" />
       <g v-for="band in bands" :key="band.word">
         <line class="mark" :x1="area.left" :x2="area.left + area.width" :y1="band.top + band.height" :y2="band.top + band.height" />
-        <text class="band" :x="area.left + area.width - 6" :y="band.top + 14" text-anchor="end">{{ band.word }}</text>
+        <text class="band" :x="area.left + 8" :y="band.top + 15">{{ band.word }}</text>
       </g>
       <g v-for="tick in scales.errorTicks" :key="`e${tick}`">
         <text :x="area.left - 8" :y="scales.y(tick) + 4" text-anchor="end">{{ tick }}</text>

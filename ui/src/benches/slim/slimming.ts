@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { answer, api } from '@/api/client'
+import { limits } from '@/api/limits'
 import type { Delivery, Encoding, FileFacts, Framing, TrialView } from '@/api/types'
 import { say, sayProblem } from '@/ground/messages'
 import { useReel } from '@/reel/store'
@@ -53,6 +54,16 @@ export const useSlimming = defineStore('slimming', () => {
 
   const changeEncoding = async (part: Partial<Encoding>): Promise<boolean> =>
     delivery.value ? change({ encoding: { ...delivery.value.encoding, ...part } }) : false
+
+  /** Makes a palette one's own. The file gets as many colors as that has, and room for transparency. */
+  const takePalette = async (own: string[], encoding: Partial<Encoding> = {}): Promise<boolean> =>
+    delivery.value
+      ? change({
+          coloring: { choice: 'OWN', own },
+          colors: Math.max(limits.Delivery.colors.min, Math.min(limits.Delivery.colors.max, own.length + 1)),
+          encoding: { ...delivery.value.encoding, ...encoding },
+        })
+      : false
 
   async function loadTrials(): Promise<void> {
     const id = store.reel?.id
@@ -135,7 +146,7 @@ export const useSlimming = defineStore('slimming', () => {
 
   return {
     facts, factsOf, trials, marks, pointed, search, mayNarrow, mayThin, delivery, current, byWeight, edge, taken, shown, job,
-    working, file, set, change, changeFraming, changeEncoding, loadTrials, loadFacts, begin, stop, name, forget,
+    working, file, set, change, takePalette, changeFraming, changeEncoding, loadTrials, loadFacts, begin, stop, name, forget,
   }
 })
 

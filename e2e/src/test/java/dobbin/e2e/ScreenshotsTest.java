@@ -90,14 +90,14 @@ class ScreenshotsTest {
                 .click();
         page.keyboard().press("3");
         page.waitForTimeout(1_500);
-        take(page, "slim-difference");
+        take(page, "slim-difference-light");
         page.keyboard().press("2");
         page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName(Pattern.compile("Size.*")))
                 .click();
         sheet.button("Crop").click();
         page.getByLabel("Ratio of the box").getByText("4:5").click();
         page.waitForTimeout(1_000);
-        take(page, "slim-crop");
+        take(page, "slim-crop-light");
         sheet.button("Cancel").click();
     }
 
@@ -150,7 +150,6 @@ class ScreenshotsTest {
         sheet.button("Fill the canvas").click();
         sheet.more("Keep every n-th…");
         sheet.answer("Keep every", "4", "Thin out");
-        lightAndDark(page, "sheet-6");
 
         page.keyboard().press("Control+z");
         assertThat(sheet.cards()).hasCount(24);
@@ -161,7 +160,6 @@ class ScreenshotsTest {
         sheet.assertSelection("16 of 40 frames · 1.6 s");
         sheet.more("Name this run…");
         sheet.answer("Name of the run", "Sinking again", "Name");
-        lightAndDark(page, "sheet-40");
 
         sheet.select("All");
         sheet.button("Repeat…").click();

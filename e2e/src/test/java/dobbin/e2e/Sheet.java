@@ -106,7 +106,9 @@ final class Sheet {
     }
 
     void toSlim() {
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Slim"))
+        page.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName("Slim").setExact(true))
                 .click();
     }
 

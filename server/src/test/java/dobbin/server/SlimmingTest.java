@@ -113,7 +113,13 @@ class SlimmingTest {
         assertThat(server.get(frames + "4/drawn.png").detail()).contains("place must be from 0 to 3");
         assertThat(server.get(frames + "1/warm.png").status()).isEqualTo(404);
         set(reel, "colors", 9);
-        assertThat(server.get(frames + "0/delivered.png").detail()).contains("delivered differently by now");
+        assertThat(picture(frames + "0/drawn.png"))
+                .as("asked for a moment too late")
+                .isEqualTo(SUNRISE.get(0));
+        assertThat(server.get(path(reel) + "/files/" + file + "/facts").detail())
+                .contains("delivered differently by now");
+        assertThat(server.get(path(reel) + "/files/nowhere/frames/0/drawn.png").status())
+                .isEqualTo(404);
     }
 
     @Test

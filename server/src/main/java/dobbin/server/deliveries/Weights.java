@@ -24,7 +24,7 @@ import org.springframework.stereotype.Service;
 @Service
 class Weights {
     private static final Logger LOG = LoggerFactory.getLogger(Weights.class);
-    private static final long PAUSE_MILLIS = 60;
+    private static final long PAUSE_MILLIS = 25;
 
     private final Encoder encoder;
     private final Reels reels;

@@ -23,8 +23,11 @@ import dobbin.slim.Encoded;
 import dobbin.slim.Framed;
 import dobbin.slim.Original;
 import dobbin.still.PngWriter;
+import java.util.ArrayDeque;
+import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import org.springframework.stereotype.Component;
 
 /** Pictures of a file's frames beside the drawn ones, and of all frames seen together. */
@@ -32,9 +35,10 @@ import org.springframework.stereotype.Component;
 class FilePictures {
     private static final int FILES_PLAYED = 8;
     /** Frames seen together, spread over the loop, and how large. */
-    private static final int OVERLAID = 60;
+    private static final int OVERLAID = 40;
 
-    private static final int OVERLAY_SIDE = 800;
+    private static final int OVERLAY_SIDE = 640;
+    private static final int AT_A_TIME = 4;
 
     private final Encoder encoder;
     private final Pictures pictures;
@@ -99,14 +103,22 @@ class FilePictures {
                 .map(Crop::of);
     }
 
+    /** A few frames are drawn at a time, and added in order. */
     private Overlay overlaid(Seen seen, Size size, int most) {
         List<Frame> loop = seen.reel().loop();
         Overlay overlay = new Overlay(size);
         int count = Math.min(most, loop.size());
-        for (int i = 0; i < count; i++) {
-            Frame frame = loop.get((int) ((long) i * loop.size() / count));
-            overlay.add(turns.call(
-                    Urgency.SEEN, () -> Renderer.draw(seen.reel(), seen.looks().tracks(), frame, pictures, size)));
+        Deque<CompletableFuture<Raster>> drawing = new ArrayDeque<>();
+        for (int i = 0; i < count + AT_A_TIME; i++) {
+            if (i < count) {
+                Frame frame = loop.get((int) ((long) i * loop.size() / count));
+                drawing.add(CompletableFuture.supplyAsync(
+                        () -> Renderer.draw(seen.reel(), seen.looks().tracks(), frame, pictures, size),
+                        turns.at(Urgency.SEEN)));
+            }
+            if (i >= AT_A_TIME && !drawing.isEmpty()) {
+                overlay.add(drawing.remove().join());
+            }
         }
         return overlay;
     }

@@ -8,12 +8,14 @@ import dobbin.server.jobs.Job;
 import dobbin.server.jobs.Jobs;
 import dobbin.server.reels.OpenReel;
 import dobbin.server.reels.Reels;
+import dobbin.server.reels.Seen;
 import dobbin.server.web.NotFound;
 import dobbin.slim.Appearance;
 import dobbin.slim.Encoded;
 import dobbin.slim.Slim;
 import java.time.Duration;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -76,7 +78,7 @@ class SlimController {
     @GetMapping("/api/reels/{id}/files/{file}/facts")
     FileFacts facts(@PathVariable String id, @PathVariable String file) {
         OpenReel open = asSet(id, file);
-        Encoded encoded = encoded(open);
+        Encoded encoded = encoded(open.seen());
         FileFacts facts = jobs.call(() -> FileFacts.of(Slim.file(encoded, open.reel()), encoded));
         jobs.start("Look at " + open.reel().name(), view -> {}, progress -> {
             slimming.keep(open, encoded);
@@ -85,19 +87,19 @@ class SlimController {
         return facts;
     }
 
-    /** A frame of the file as it is set now: as the file shows it, as it was drawn, or where the two differ. */
+    /** A frame of the file as it is set now, or was a moment ago: as the file shows it, as it was drawn, or where the two differ. */
     @GetMapping(path = "/api/reels/{id}/files/{file}/frames/{place}/{sight}.png", produces = MediaType.IMAGE_PNG_VALUE)
     ResponseEntity<byte[]> frame(
             @PathVariable String id, @PathVariable String file, @PathVariable int place, @PathVariable String sight) {
-        OpenReel open = asSet(id, file);
-        Ranges.check("place", place, 0, open.reel().deliveredFrames().size() - 1);
-        return unchanging(pictures.frame(open.seen(), file, encoded(open), place, sight(sight)));
+        Seen seen = near(id, file);
+        Ranges.check("place", place, 0, seen.reel().deliveredFrames().size() - 1);
+        return unchanging(pictures.frame(seen, file, encoded(seen), place, sight(sight)));
     }
 
     /** A piece of the picture under each dither, one below the other. */
     @GetMapping(path = "/api/reels/{id}/files/{file}/dithers.png", produces = MediaType.IMAGE_PNG_VALUE)
     ResponseEntity<byte[]> dithers(@PathVariable String id, @PathVariable String file) {
-        return unchanging(pictures.dithers(asSet(id, file).seen()));
+        return unchanging(pictures.dithers(near(id, file)));
     }
 
     /** All frames that play, seen together. {@code loop} only makes the address another one when they change. */
@@ -164,6 +166,16 @@ class SlimController {
         return open;
     }
 
+    /** A browser may still ask for what was set a moment ago. */
+    private Seen near(String id, String file) {
+        return reels.findNear(
+                        id,
+                        seen -> Optional.of(seen)
+                                .filter(it -> it.looks().ofDelivery().equals(file)
+                                        && !it.reel().loop().isEmpty()))
+                .orElseThrow(() -> new NotFound("This reel would be delivered differently by now."));
+    }
+
     private static OpenReel withFrames(OpenReel open) {
         if (open.reel().loop().isEmpty()) {
             throw new NotFound("This reel has no frames that play.");
@@ -171,8 +183,8 @@ class SlimController {
         return open;
     }
 
-    private Encoded encoded(OpenReel open) {
-        return encoder.knownEncoding(open.seen())
+    private Encoded encoded(Seen seen) {
+        return encoder.knownEncoding(seen)
                 .orElseThrow(() -> new NotFound("This file is not made yet. Its weight says how far it is."));
     }
 

@@ -29,7 +29,9 @@ import dobbin.still.PngWriter;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.CancellationException;
+import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 
@@ -46,6 +48,8 @@ class Slimming {
     private final Jobs jobs;
     private final EventHub hub;
     private final DataStore data;
+    /** Files that are being looked at, by reel and name: each once however often it is asked about. */
+    private final Set<String> lookedAt = ConcurrentHashMap.newKeySet();
 
     Slimming(
             Reels reels,
@@ -72,12 +76,22 @@ class Slimming {
 
     /** Keeps what the reel's file as it is set now weighs and looks like, unless that is kept; tells listeners. */
     void keep(OpenReel open, Encoded encoded) {
-        if (known(open).stream()
-                .noneMatch(row -> row.trial().delivery().equals(open.reel().delivery()))) {
-            Trials trials = trials(open, List.of());
-            Trial trial = trials.trial(open.reel().delivery(), encoded, whileSet(open));
-            keep(open, trial, encoded);
+        String file = open.id() + ' ' + open.looks().ofDelivery();
+        if (!lookedAt.add(file)) {
+            return;
         }
+        try {
+            if (!isKept(open, open.reel().delivery())) {
+                Trial trial = trials(open, List.of()).trial(open.reel().delivery(), encoded, whileSet(open));
+                keep(open, trial, encoded);
+            }
+        } finally {
+            lookedAt.remove(file);
+        }
+    }
+
+    private boolean isKept(OpenReel open, Delivery delivery) {
+        return known(open).stream().anyMatch(row -> row.trial().delivery().equals(delivery));
     }
 
     Job explore(OpenReel open) {
@@ -112,9 +126,7 @@ class Slimming {
     }
 
     private void keepNew(OpenReel open, Trial trial, Trials trials) {
-        boolean isKept =
-                known(open).stream().anyMatch(row -> row.trial().delivery().equals(trial.delivery()));
-        if (!isKept) {
+        if (!isKept(open, trial.delivery())) {
             keep(open, trial, trials.last(trial.delivery()));
         }
     }
