@@ -106,6 +106,19 @@ export const useSlimming = defineStore('slimming', () => {
     }
   }
 
+  /** Takes up a search that is under way: after a reload, or begun in another tab. */
+  async function findSearch(): Promise<void> {
+    const id = store.reel?.id
+    if (!id || search.value) {
+      return
+    }
+    const [found] = await answer(api.GET('/api/reels/{id}/searches', { params: { path: { id } } }))
+    if (found && store.reel?.id === id) {
+      search.value = { id: found.job.id, fits: found.fits }
+      store.job = found.job
+    }
+  }
+
   async function stop(): Promise<void> {
     if (search.value) {
       await answer(api.DELETE('/api/jobs/{id}', { params: { path: { id: search.value.id } } })).catch(sayProblem)
@@ -146,7 +159,7 @@ export const useSlimming = defineStore('slimming', () => {
 
   return {
     facts, factsOf, trials, marks, pointed, search, mayNarrow, mayThin, delivery, current, byWeight, edge, taken, shown, job,
-    working, file, set, change, takePalette, changeFraming, changeEncoding, loadTrials, loadFacts, begin, stop, name, forget,
+    working, file, set, change, takePalette, changeFraming, changeEncoding, loadTrials, loadFacts, begin, findSearch, stop, name, forget,
   }
 })
 

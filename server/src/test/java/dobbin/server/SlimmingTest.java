@@ -195,6 +195,23 @@ class SlimmingTest {
     }
 
     @Test
+    void aSearchIsOneForAllWhoAskAndCanBeStopped() {
+        JsonNode reel = reelOf(SkerryPoint.sunrise(12, new Size(320, 200)));
+        JsonNode first = server.post(path(reel) + "/explorations", "").json();
+        JsonNode again = server.post(path(reel) + "/explorations", "").json();
+        assertThat(again.get("id")).isEqualTo(first.get("id"));
+        JsonNode search = server.get(path(reel) + "/searches").json().get(0);
+        assertThat(search.get("job").get("id")).isEqualTo(first.get("id"));
+        assertThat(search.get("fits").asBoolean()).isFalse();
+        Answer other = server.post(path(reel) + "/fittings", "{\"width\":false,\"frames\":false}");
+        assertThat(other.status()).isEqualTo(409);
+        assertThat(other.detail()).startsWith("Settings are being explored.");
+        server.delete("/api/jobs/" + first.get("id").asString());
+        assertThat(server.ended(first).get("state").asString()).isEqualTo("CANCELLED");
+        assertThat(server.get(path(reel) + "/searches").json()).isEmpty();
+    }
+
+    @Test
     void whereNothingFitsTheSettingsStay() {
         JsonNode reel = reelOf(SkerryPoint.sunrise(4, new Size(480, 320)));
         JsonNode tiny =

@@ -69,6 +69,9 @@ class SlimController {
     /** What a search may change besides colors, dithering and tolerance. */
     record Allowed(boolean width, boolean frames) {}
 
+    /** @param fits whether it is for a budget, and not to explore */
+    record SearchView(Job.View job, boolean fits) {}
+
     record TrialName(String name) {}
 
     /** @param crop the part that holds all there is to see, or the whole canvas where nothing can go */
@@ -156,6 +159,14 @@ class SlimController {
     @ResponseStatus(HttpStatus.ACCEPTED)
     Job.View fit(@PathVariable String id, @RequestBody Allowed may) {
         return slimming.fit(reels.open(id), may.width(), may.frames()).view();
+    }
+
+    /** The search that is under way, for who comes while it is: one or none. */
+    @GetMapping("/api/reels/{id}/searches")
+    List<SearchView> searches(@PathVariable String id) {
+        return slimming.search(reels.open(id).id()).stream()
+                .map(search -> new SearchView(search.job().view(), search.fits()))
+                .toList();
     }
 
     private OpenReel asSet(String id, String file) {

@@ -51,6 +51,15 @@ class Slimming {
     /** Files that are being looked at, by reel and name: each once however often it is asked about. */
     private final Set<String> lookedAt = ConcurrentHashMap.newKeySet();
 
+    private final Map<String, Search> searches = new ConcurrentHashMap<>();
+
+    /** @param fits whether it is for a budget, and not to explore */
+    record Search(Job job, boolean fits) {
+        boolean isRunning() {
+            return job.view().state() == Job.State.RUNNING;
+        }
+    }
+
     Slimming(
             Reels reels,
             Encoder encoder,
@@ -96,7 +105,7 @@ class Slimming {
 
     Job explore(OpenReel open) {
         needFrames(open);
-        return start("Explore " + open.reel().name(), open, progress -> {
+        return start("Explore " + open.reel().name(), open, false, progress -> {
             Trials trials = trials(open, known(open));
             Explorer.explore(
                     trials,
@@ -111,7 +120,7 @@ class Slimming {
     Job fit(OpenReel open, boolean mayNarrow, boolean mayThin) {
         needFrames(open);
         int budget = open.reel().budgetBytes();
-        return start("Fit " + open.reel().name(), open, progress -> {
+        return start("Fit " + open.reel().name(), open, true, progress -> {
             Trials trials = trials(open, known(open));
             trials.whole(open.reel().delivery(), progress);
             Fitting.Result result = Fitting.fit(trials, budget, mayNarrow, mayThin, progress);
@@ -145,8 +154,26 @@ class Slimming {
         }
     }
 
-    private Job start(String title, OpenReel open, Jobs.Work work) {
-        return jobs.start(title, view -> hub.publish(open.id(), "job", view), work);
+    /** One search a reel at a time; who asks for the one that is under way gets that. */
+    private Job start(String title, OpenReel open, boolean fits, Jobs.Work work) {
+        Search search = searches.compute(
+                open.id(),
+                (id, before) -> before != null && before.isRunning()
+                        ? before
+                        : new Search(jobs.start(title, view -> hub.publish(id, "job", view), work), fits));
+        if (search.fits != fits) {
+            throw new Refused(
+                    HttpStatus.CONFLICT,
+                    search.fits
+                            ? "A budget is being fitted. Wait for it, or stop it first."
+                            : "Settings are being explored. Wait for that, or stop it first.");
+        }
+        return search.job;
+    }
+
+    /** @return the search that is under way, if there is one */
+    Optional<Search> search(String reel) {
+        return Optional.ofNullable(searches.get(reel)).filter(Search::isRunning);
     }
 
     private List<TrialStore.Row> known(OpenReel open) {
