@@ -41,7 +41,7 @@ const { width: roomWidth, height: roomHeight } = useElementSize(room)
 const drag = usePointerDrag()
 
 const size = computed(() => store.reel?.deliveredSize ?? { width: 3, height: 2 })
-/** What was made last stays in sight while the next is made. */
+/** What was made last stays in sight while the next is made: the file plays on, and a frame stays drawn. */
 const madeFile = ref<string | null>(null)
 const madeSize = ref(size.value)
 watch(() => slimming.file, (file) => {
@@ -147,8 +147,8 @@ defineExpose({ look: (at: number) => (look.value = LOOKS[at]?.value ?? look.valu
     <div ref="room" class="room" :style="{ background: look === 'heat' ? 'var(--sunk)' : page }" tabindex="0" role="group" aria-label="Page with the file">
       <div v-if="madeFile && store.reel && store.frames.length > 0" class="place" :class="{ hard: zoom > 0 || scale > 2 }" :style="{ width: `${seen.width}px`, height: `${seen.height}px` }">
         <img v-if="slimming.shown" class="picture" :src="trialUrl(store.reel.id, slimming.shown.id)" alt="The worst frame of the setting that is pointed at" />
-        <img v-else-if="plays || isOld" class="picture" :src="fileNowUrl(store.reel.id, madeFile)" alt="The delivered file, playing" />
-        <canvas v-show="!plays && !isOld && !slimming.shown" ref="surface" class="picture" :width="madeSize.width" :height="madeSize.height" role="img"
+        <img v-else-if="plays" class="picture" :src="fileNowUrl(store.reel.id, madeFile)" alt="The delivered file, playing" />
+        <canvas v-show="!plays && !slimming.shown" ref="surface" class="picture" :width="madeSize.width" :height="madeSize.height" role="img"
           :aria-label="`Frame ${playhead.index + 1}, ${look === 'wipe' ? 'drawn on the left, delivered on the right' : look === 'heat' ? 'where it differs' : 'delivered'}`" />
         <template v-if="look === 'wipe' && !slimming.shown && !isOld">
           <span class="tag left" :class="{ away: split < 0.16 }">drawn</span>

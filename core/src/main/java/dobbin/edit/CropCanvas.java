@@ -26,9 +26,9 @@ public record CropCanvas(
         implements Edit {
     @Override
     public Reel applyTo(Reel reel) {
-        Ranges.check(CropCanvas.class, "x", x);
-        Ranges.check(CropCanvas.class, "y", y);
         Size canvas = reel.canvas();
+        Ranges.check("x", x, 0, canvas.width() - 1);
+        Ranges.check("y", y, 0, canvas.height() - 1);
         Ranges.check("width", width, 1, canvas.width() - x);
         Ranges.check("height", height, 1, canvas.height() - y);
         Reel moved = reel.withFrames(reel.frames().stream()

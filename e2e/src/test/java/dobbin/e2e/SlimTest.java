@@ -99,6 +99,36 @@ class SlimTest {
     }
 
     @Test
+    void aDotThatIsBeatenNamesTheOtherAndCanBeForgotten() {
+        sheet.button("Explore").click();
+        assertThat(page.getByText("Explored.")).isVisible();
+        Locator beaten = page.locator(".dot.off").first();
+        beaten.focus();
+        Locator card = page.getByLabel("The setting in view");
+        assertThat(card).containsText("is better in both");
+        assertThat(page.getByAltText("The worst frame of the setting that is pointed at"))
+                .isVisible();
+        int before = dots().count();
+        page.locator("[role=option][aria-selected=true]").click();
+        page.mouse().move(5, 5);
+        page.getByLabel("Forget this setting").click();
+        assertThat(dots()).hasCount(before - 1);
+    }
+
+    @Test
+    void theRhythmBarIsFilledByBytesHereAndByChangeElsewhere() {
+        assertThat(page.getByText(Pattern.compile("Frame \\d is the heaviest"))).isVisible();
+        Object here = rhythm();
+        sheet.toShare();
+        assertThat(page.getByText("Change it on Slim")).isVisible();
+        page.waitForCondition(() -> !here.equals(rhythm()));
+    }
+
+    private Object rhythm() {
+        return page.locator(".rhythm canvas").evaluate("canvas => canvas.toDataURL()");
+    }
+
+    @Test
     void exploringCanBeStopped() {
         sheet.button("Explore").click();
         sheet.button("Stop").click();

@@ -225,6 +225,63 @@ class SlimmingTest {
     }
 
     @Test
+    void trialsThatAnotherVersionStoredAreLeftAlone() {
+        JsonNode reel = sunrise();
+        server.get(path(reel) + "/files/" + weighed(reel) + "/facts");
+        trials(reel, 1);
+        assertThat(server.sql("UPDATE trial SET delivery = '{\"shape\":\"of tomorrow\"}'"))
+                .isPositive();
+        assertThat(server.get(path(reel) + "/trials").json().get("trials")).isEmpty();
+        assertThat(server.get(path(reel) + "/trials").status()).isEqualTo(200);
+    }
+
+    @Test
+    void aReelThatIsRemovedForGoodTakesItsTrialsAlong() {
+        JsonNode reel = sunrise();
+        server.get(path(reel) + "/files/" + weighed(reel) + "/facts");
+        trials(reel, 1);
+        assertThat(server.delete(path(reel)).status()).isEqualTo(204);
+        assertThat(server.delete("/api/removed/" + reel.get("id").asString()).status())
+                .isEqualTo(204);
+        assertThat(server.sql(
+                        "DELETE FROM trial WHERE reel = '" + reel.get("id").asString() + "'"))
+                .isZero();
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "{'name':'','colors':['b23a2e']} | 422 | name must have 1 to 120 characters",
+                "{'name':'Harbor','colors':[]} | 422 | own must have at least one color",
+                "{'name':'Harbor','colors':['red']} | 422 | own must be six hexadecimal digits",
+            })
+    void palettesThatCannotBeKeptAreRefused(String palette, int status, String reason) {
+        Answer refused = server.post("/api/palettes", palette.replace('\'', '"'));
+        assertThat(refused.status()).isEqualTo(status);
+        assertThat(refused.detail()).contains(reason);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "'x':100,'y':0,'width':40,'height':10 | crop must lie on the canvas of 120 × 80",
+                "'x':0,'y':0,'width':40,'height':0 | crop must have a width and a height",
+                "'x':-1,'y':0,'width':40,'height':10 | x must be from 0 to",
+            })
+    void cropsThatAreNotOnTheCanvasAreRefused(String crop, String reason) {
+        JsonNode reel = sunrise();
+        String delivery = reel.get("delivery")
+                .toString()
+                .replaceFirst("\"crop\":\\{[^}]*}", "\"crop\":{" + crop.replace('\'', '"') + "}");
+        Answer refused = server.edit(reel, "{\"type\":\"setDelivery\",\"delivery\":" + delivery + "}");
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.detail()).contains(reason);
+        assertThat(server.get(path(reel)).json()).isEqualTo(reel);
+    }
+
+    @Test
     void theOverlayShowsAllFramesAndTrimmingLeavesOutTheRest() throws Exception {
         JsonNode reel = server.reelOf(0xFF101830, 0xFFE06848);
         assertThat(picture(path(reel) + "/overlays/1.png").size()).isEqualTo(new Size(30, 20));

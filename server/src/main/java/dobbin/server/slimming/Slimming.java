@@ -38,7 +38,7 @@ import org.springframework.stereotype.Service;
 /** Tries settings on reels and keeps what came of it. */
 @Service
 class Slimming {
-    private static final int PICTURE_WIDTH = 360;
+    private static final int PICTURE_WIDTH = 280;
 
     private final Reels reels;
     private final Encoder encoder;

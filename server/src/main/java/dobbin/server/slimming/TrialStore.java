@@ -21,7 +21,7 @@ import tools.jackson.databind.json.JsonMapper;
 @Repository
 class TrialStore {
     /** Of a reel, without those that have a name. */
-    static final int MOST_KEPT = 300;
+    private static final int MOST_KEPT = 200;
 
     private static final String INSERT = """
             INSERT INTO trial (id, reel, material, delivery, name, tried, width, height, byte_count, error,
