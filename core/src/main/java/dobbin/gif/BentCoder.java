@@ -34,6 +34,7 @@ final class BentCoder {
     private static final int CODE_MASK = (1 << LzwStrings.CODE_BITS) - 1;
 
     private final Dithering dithering;
+    private final boolean mixes;
     private final NearestColor nearest;
     private final int firstColor;
     /** L, a and b of each index, and a fourth for nothing; the transparent entry is far from any color. */
@@ -49,6 +50,7 @@ final class BentCoder {
     /** @param tolerance 1 to 100 */
     BentCoder(NearestColor nearest, Dithering dithering, int tolerance) {
         this.dithering = dithering;
+        this.mixes = dithering.mixes();
         this.nearest = nearest;
         this.firstColor = nearest.palette().firstColor();
         float gap = REACH_IN_GAPS * nearest.meanGap();
@@ -123,7 +125,7 @@ final class BentCoder {
             longer = string < 0 ? string : closest(index);
             if (longer >= 0) {
                 index = strings.lastIndex(longer);
-            } else if (!dithering.mixes()) {
+            } else if (!mixes) {
                 // Nobody makes good what near is off by.
                 index = firstColor + nearest.indexOf(mixing.l(), mixing.a(), mixing.b());
             }
@@ -158,13 +160,14 @@ final class BentCoder {
         long best = (long) Math.max(squaredReach, squaredDistance(near, l, a, b) + 1) << LzwStrings.CODE_BITS;
         int longer = strings.firstLonger(string);
         while (longer != LzwStrings.NO_MORE) {
-            int index = strings.lastIndex(longer);
+            int link = strings.link(longer);
+            int index = LzwStrings.lastIndexOf(link);
             if (index == near) {
                 return longer;
             }
             long distance = squaredDistance(index, l, a, b);
             best = Math.min(best, distance << LzwStrings.CODE_BITS | longer);
-            longer = strings.nextLonger(longer);
+            longer = LzwStrings.nextLongerOf(link);
         }
         int found = (int) best & CODE_MASK;
         return found == LzwStrings.NO_MORE ? LzwStrings.NONE : found;

@@ -18,14 +18,17 @@ final class LzwStrings {
 
     static final int CODE_BITS = 12;
     private static final int MAX_CODES = 1 << CODE_BITS;
+    private static final int INDEX_BITS = 8;
+    private static final int INDEX_MASK = (1 << INDEX_BITS) - 1;
     /** How many codes are judged together once the table is full. */
     private static final int WINDOW = 256;
 
     private static final double STILL_GOOD = 0.9;
 
     private final short[] firstLonger = new short[MAX_CODES];
-    private final short[] nextLonger = new short[MAX_CODES];
-    private final byte[] lastIndex = new byte[MAX_CODES];
+    /** The next longer string and the last index of each, side by side: whoever looks at one needs the other. */
+    private final int[] links = new int[MAX_CODES];
+
     private final int[] length = new int[MAX_CODES];
 
     private int minimumCodeSize;
@@ -60,23 +63,36 @@ final class LzwStrings {
         return firstLonger[string];
     }
 
-    /** @param longer what {@link #firstLonger} or this gave; @return the next, or {@link #NO_MORE} */
-    int nextLonger(int longer) {
-        return nextLonger[longer];
+    /** @return of a string of two or more its last index and the next longer string, for the two methods below */
+    int link(int longer) {
+        return links[longer];
+    }
+
+    /** @return the next string that is as long and differs in the last index alone, or {@link #NO_MORE} */
+    static int nextLongerOf(int link) {
+        return link >>> INDEX_BITS;
+    }
+
+    static int lastIndexOf(int link) {
+        return link & INDEX_MASK;
     }
 
     /** @return the last index of a string of two or more */
     int lastIndex(int longer) {
-        return lastIndex[longer] & 0xFF;
+        return lastIndexOf(links[longer]);
     }
 
     /** @return the string that is this one and the index, or {@link #NONE} */
     int continued(int string, int index) {
         int longer = firstLonger[string];
-        while (longer != NO_MORE && (lastIndex[longer] & 0xFF) != index) {
-            longer = nextLonger[longer];
+        while (longer != NO_MORE) {
+            int link = links[longer];
+            if (lastIndexOf(link) == index) {
+                return longer;
+            }
+            longer = nextLongerOf(link);
         }
-        return longer == NO_MORE ? NONE : longer;
+        return NONE;
     }
 
     /** Writes a string, and remembers it with the index that follows. The next string begins with that index. */
@@ -102,10 +118,9 @@ final class LzwStrings {
     }
 
     private void remember(int string, int index) {
-        nextLonger[next] = firstLonger[string];
+        links[next] = firstLonger[string] << INDEX_BITS | index;
         firstLonger[string] = (short) next;
         firstLonger[next] = NO_MORE;
-        lastIndex[next] = (byte) index;
         length[next] = length[string] + 1;
         if (next == 1 << codeSize) {
             codeSize++;
