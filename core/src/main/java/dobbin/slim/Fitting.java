@@ -69,9 +69,8 @@ public final class Fitting {
 
     private Result search(boolean mayNarrow, boolean mayThin) {
         Delivery now = trials.reel().delivery();
-        if (trials.knows(now)) {
-            learn(trials.whole(now, Progress.NONE), trials.some(now, this::step));
-        }
+        Trial asSet = trials.whole(now, this::step);
+        learn(asSet, trials.some(now, this::step));
         List<Framing> framings = choices.framings(mayNarrow, mayThin);
         for (Framing framing : framings) {
             for (Curve curve : choices.curves(framing)) {
@@ -83,12 +82,13 @@ public final class Fitting {
         if (framings.size() > BEST_FRAMINGS) {
             bestFramings().forEach(framing -> choices.curves(framing).forEach(this::look));
         }
-        return choose();
+        return choose(asSet.bytes() <= budget ? asSet : null);
     }
 
-    private Result choose() {
-        Trial best = null;
-        Trial smallest = null;
+    /** @param asSet the loop as it is set, where that fits: others must look better */
+    private Result choose(Trial asSet) {
+        Trial best = asSet;
+        Trial smallest = asSet;
         while (encodes < ENCODES) {
             Optional<Candidate> next = next(best);
             if (next.isEmpty() && (best != null || allTried())) {

@@ -135,6 +135,16 @@ class SearchTest {
     }
 
     @Test
+    void whatFitsAndLosesNothingStaysAsItIsSet() {
+        List<Raster> flat =
+                List.of(Raster.filled(new Size(40, 30), 0xFFB23A2E), Raster.filled(new Size(40, 30), 0xFF2B6F86));
+        Reel reel = Loops.reel(flat);
+        Fitting.Result found = Fitting.fit(Loops.trials(reel, flat), 100_000, true, true, Progress.NONE);
+        assertThat(found.best().delivery()).isEqualTo(reel.delivery());
+        assertThat(GivenUp.sentence(reel, found, 100_000)).startsWith("Nothing had to be given up");
+    }
+
+    @Test
     void oneFrameIsALoopToo() {
         List<Raster> one = SUNRISE.subList(0, 1);
         Reel reel = Loops.reel(one);
