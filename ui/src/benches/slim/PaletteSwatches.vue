@@ -15,6 +15,8 @@ const slimming = useSlimming()
 const swatches = computed(() => slimming.facts?.swatches ?? [])
 const kept = computed(() => slimming.delivery?.encoding.keptColors ?? [])
 const pressed = ref<string | null>(null)
+/** The colors as they were when one was pressed: the file may be made anew meanwhile. */
+let palette: string[] = []
 const target = ref<HTMLElement>()
 const code = ref('')
 const reached = ref(0)
@@ -38,6 +40,7 @@ const shareText = (share: number): string => `${(100 * share).toFixed(share < 0.
 
 function press(event: MouseEvent, color: string): void {
   target.value = event.currentTarget as HTMLElement
+  palette = swatches.value.map((swatch) => swatch.color)
   pressed.value = color
   code.value = color
 }
@@ -57,8 +60,8 @@ function free(color: string): void {
 /** The palette as it is becomes one's own, changed in that color. */
 function settle(color: string, replacement: string | null): void {
   open.value = false
-  const own = swatches.value
-    .map((swatch) => (swatch.color === color ? replacement : swatch.color))
+  const own = palette
+    .map((each) => (each === color ? replacement : each))
     .filter((each): each is string => each !== null)
   void slimming.takePalette([...new Set(own)].slice(0, limits.Coloring.own.max), {
     keptColors: kept.value.filter((each) => each !== color),
