@@ -3,7 +3,6 @@ package dobbin.compare;
 import dobbin.color.LinearLight;
 import dobbin.color.Oklab;
 import dobbin.raster.Raster;
-import dobbin.raster.Size;
 
 /**
  * An opaque picture as an eye sees it from a little way off: blurred in linear light, as an eye adds light up, with a
@@ -18,12 +17,10 @@ public final class Viewed {
     private static final float FOUR_OFF = weight(4);
     private static final float[] LINEAR = LinearLight.table();
 
-    private final Size size;
     /** L, a, b of each pixel. */
     private final float[] lab;
 
-    private Viewed(Size size, float[] lab) {
-        this.size = size;
+    private Viewed(float[] lab) {
         this.lab = lab;
     }
 
@@ -41,11 +38,7 @@ public final class Viewed {
         for (int i = 0; i < argb.length; i++) {
             Oklab.fromLinear(blurred[0][i], blurred[1][i], blurred[2][i], lab, 3 * i);
         }
-        return new Viewed(opaque.size(), lab);
-    }
-
-    public Size size() {
-        return size;
+        return new Viewed(lab);
     }
 
     /** @return the mean distance in Oklab times 100; 0 for the same picture, 100 for black beside white */

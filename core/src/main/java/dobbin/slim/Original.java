@@ -3,6 +3,7 @@ package dobbin.slim;
 import dobbin.compare.Viewed;
 import dobbin.gif.Replay;
 import dobbin.raster.Bilinear;
+import dobbin.raster.Compositor;
 import dobbin.raster.Raster;
 import dobbin.raster.Resampler;
 import dobbin.raster.Size;
@@ -127,7 +128,7 @@ public final class Original {
         }
         int[] argb = picture.argb().clone();
         for (int i = 0; i < argb.length; i++) {
-            argb[i] = OPAQUE | over(argb[i], page);
+            argb[i] = Compositor.over(argb[i], OPAQUE | page);
         }
         return Raster.of(picture.size(), argb);
     }
@@ -163,16 +164,6 @@ public final class Original {
     /** A larger one is reduced with every pixel counting, a smaller one enlarged as browsers do. */
     private static Raster looked(Raster opaque, Size size) {
         return opaque.width() > size.width() ? Resampler.resize(opaque, size) : Bilinear.resize(opaque, size);
-    }
-
-    /** In sRGB, as browsers mix. */
-    private static int over(int argb, int page) {
-        float alpha = (argb >>> 24) / 255f;
-        int mixed = 0;
-        for (int shift = 16; shift >= 0; shift -= 8) {
-            mixed |= Math.round((argb >> shift & 0xFF) * alpha + (page >> shift & 0xFF) * (1 - alpha)) << shift;
-        }
-        return mixed;
     }
 
     /** The middle one of those a sampled frame stands for. */
