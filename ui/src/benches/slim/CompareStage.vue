@@ -80,7 +80,8 @@ function urlOf(at: number, sight: FrameSight): string {
 
 /** From the playhead on, as many as there is room for. */
 const wanted = computed(() => {
-  if (!madeFile.value || plays.value || isOld.value || store.frames.length === 0) {
+  // Frames of a file are there once its facts are.
+  if (!madeFile.value || slimming.factsOf !== madeFile.value || plays.value || isOld.value || store.frames.length === 0) {
     return []
   }
   const frames = Math.max(0, ...places.value) + 1

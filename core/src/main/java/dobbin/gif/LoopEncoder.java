@@ -30,7 +30,7 @@ public final class LoopEncoder {
     private final GifSettings settings;
     private final Executor executor;
     private final Memory memory;
-    private final ChangePlanner planner;
+    private final KnownPlans plans;
     private final ConcurrentLinkedQueue<FrameCoder> idleCoders = new ConcurrentLinkedQueue<>();
     private final Deque<Coding> underWay = new ArrayDeque<>();
     private final List<EncodedFrame> encoded = new ArrayList<>();
@@ -64,8 +64,8 @@ public final class LoopEncoder {
         this.settings = settings;
         this.executor = executor;
         this.memory = memory;
-        this.planner = new ChangePlanner(
-                size, settings.tolerance(), settings.dithering().keptColors());
+        this.plans =
+                new KnownPlans(size, settings.tolerance(), settings.dithering().keptColors(), memory);
     }
 
     /**
@@ -77,7 +77,7 @@ public final class LoopEncoder {
         if (!picture.size().equals(size)) {
             throw new IllegalArgumentException("A frame of " + picture.size() + " in a file of " + size);
         }
-        ChangePlanner.Step step = planner.next(picture.argb(), mayMerge);
+        ChangePlanner.Step step = plans.next(picture, mayMerge);
         if (step.unchanged()) {
             waiting = waiting.longer();
         } else {
@@ -92,7 +92,7 @@ public final class LoopEncoder {
     /** @return what is stored, in order; nothing can be added any more */
     public List<EncodedFrame> finish() {
         if (waiting != null) {
-            code(planner.last());
+            code(plans.last());
             waiting = null;
         }
         while (!underWay.isEmpty()) {

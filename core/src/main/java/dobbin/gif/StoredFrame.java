@@ -2,6 +2,7 @@ package dobbin.gif;
 
 import dobbin.palette.Palette;
 import dobbin.raster.Bounds;
+import dobbin.raster.Memory;
 
 /**
  * A frame as it lies in the file.
@@ -13,7 +14,8 @@ import dobbin.raster.Bounds;
  * @param drawn how many pixels it draws; the rest of its box stays as it was
  */
 public record StoredFrame(
-        Bounds box, Disposal disposal, Palette own, int transparentIndex, int minimumCodeSize, byte[] data, int drawn) {
+        Bounds box, Disposal disposal, Palette own, int transparentIndex, int minimumCodeSize, byte[] data, int drawn)
+        implements Memory.Bulky {
     private static final int MAX_SUB_BLOCK = 255;
     /** Graphic control, image descriptor, code size and the end of the data. */
     private static final int BLOCKS = 8 + 10 + 1 + 1;

@@ -15,6 +15,9 @@ public interface Memory {
         }
     };
 
+    /** A result that takes much room: few of a kind are worth keeping with a picture. */
+    interface Bulky {}
+
     /**
      * @param picture a picture, or what was worked out about one: the very object, not one like it
      * @param terms all else that the result depends on, with {@code equals}; of a type that only this kind of work uses

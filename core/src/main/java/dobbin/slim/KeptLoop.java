@@ -1,6 +1,5 @@
 package dobbin.slim;
 
-import dobbin.gif.StoredFrame;
 import dobbin.raster.Memory;
 import dobbin.raster.Raster;
 import dobbin.reel.Frame;
@@ -59,7 +58,7 @@ public final class KeptLoop implements Drawing, Memory {
         return raster;
     }
 
-    /** Of pictures that are kept, and of what is remembered of them, all but codes: those differ with every setting. */
+    /** Of pictures that are kept, and of what is remembered of them; of what is bulky the latest of each kind alone. */
     @Override
     @SuppressWarnings("unchecked") // the type of the terms stands for the type of the result
     public <V> V of(Object picture, Object terms, Supplier<V> work) {
@@ -72,7 +71,9 @@ public final class KeptLoop implements Drawing, Memory {
             return (V) before;
         }
         V result = work.get();
-        if (result instanceof StoredFrame) {
+        if (result instanceof Bulky) {
+            results.values().removeIf(each -> each.getClass() == result.getClass());
+            results.put(terms, result);
             return result;
         }
         results.put(terms, result);

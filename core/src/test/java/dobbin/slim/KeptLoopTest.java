@@ -2,6 +2,7 @@ package dobbin.slim;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dobbin.raster.Memory;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.reel.Reel;
@@ -16,6 +17,8 @@ class KeptLoopTest {
     private static final List<Raster> SUNRISE = SkerryPoint.sunrise(2, SIZE);
 
     private record Colors(int entries) {}
+
+    private record Large(int number) implements Memory.Bulky {}
 
     private final AtomicInteger worked = new AtomicInteger();
     private final KeptLoop kept = new KeptLoop(Loops.pictures(SUNRISE));
@@ -44,6 +47,15 @@ class KeptLoopTest {
         String ofThat = work(first, 16);
         assertThat(work(first, 16)).isSameAs(ofThat);
         assertThat(worked).hasValue(3);
+    }
+
+    @Test
+    void ofWhatIsBulkyOnlyTheLatestIsRemembered() {
+        Raster picture = drawn(0, 30);
+        Large first = kept.of(picture, new Colors(16), () -> new Large(1));
+        assertThat(kept.of(picture, new Colors(16), () -> new Large(2))).isSameAs(first);
+        kept.of(picture, new Colors(8), () -> new Large(3));
+        assertThat(kept.of(picture, new Colors(16), () -> new Large(4))).isEqualTo(new Large(4));
     }
 
     @Test

@@ -6,6 +6,7 @@ import dobbin.reel.Reel;
 import dobbin.render.Pictures;
 import dobbin.server.reels.Seen;
 import dobbin.server.work.Budget;
+import dobbin.server.work.Latest;
 import dobbin.server.work.Remembered;
 import dobbin.server.work.Turns;
 import dobbin.slim.Delivered;
@@ -35,10 +36,13 @@ import org.springframework.stereotype.Service;
 @Service
 public class Encoder {
     /**
-     * A drawn frame, and what is remembered of it as long as it is kept: at most two of it with hard edges (8), two sets of
-     * codes (up to 2) and its colors.
+     * A drawn frame, and what is remembered of it as long as it is kept: two plans (up to 4), two sets of codes (up to 2) and
+     * its colors.
      */
-    private static final int BYTES_A_PIXEL = 16;
+    private static final int BYTES_A_PIXEL = 12;
+
+    /** At most two of it with hard edges, where it has soft ones. */
+    private static final int BYTES_OF_HARD_EDGES = 8;
 
     /** Frames under way at a time, each drawn, hardened, planned and coded. */
     private static final int BYTES_OF_WORK_A_PIXEL = 200;
@@ -49,7 +53,7 @@ public class Encoder {
     private final Slim slim;
     private final Pictures pictures;
     private final Budget budget;
-    private final Remembered<Encoded> encoded;
+    private final Latest<Encoded> encoded;
     private final Remembered<Raster> drawn;
     private final Map<String, Making> underWay = new ConcurrentHashMap<>();
 
@@ -57,11 +61,16 @@ public class Encoder {
         this.slim = slim;
         this.pictures = pictures;
         this.budget = budget;
-        this.encoded = new Remembered<>(budget, Budget.Kept.FILES, (key, loop) -> loop.bytes());
+        this.encoded = new Latest<>(budget, Budget.Kept.FILES, (key, loop) -> loop.bytes());
         this.drawn = new Remembered<>(
                 budget,
                 Budget.Kept.DRAWN_FOR_FILES,
-                (key, raster) -> Math.toIntExact(BYTES_A_PIXEL * raster.size().area()));
+                (key, raster) ->
+                        Math.toIntExact(bytesAPixel(raster) * raster.size().area()));
+    }
+
+    private static int bytesAPixel(Raster raster) {
+        return BYTES_A_PIXEL + (raster.isOpaque() ? 0 : BYTES_OF_HARD_EDGES);
     }
 
     Optional<Delivered> known(Seen seen) {

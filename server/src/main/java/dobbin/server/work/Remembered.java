@@ -30,10 +30,6 @@ public final class Remembered<V> {
         return Optional.ofNullable(kept.getIfPresent(key));
     }
 
-    public void keep(String key, V value) {
-        kept.put(key, value);
-    }
-
     public V get(String key, Supplier<V> make) {
         V known = kept.getIfPresent(key);
         if (known != null) {

@@ -80,7 +80,7 @@ class BudgetTest {
     @Test
     void whatNeedsAllThereIsHasCachesMakeWay() {
         Remembered<byte[]> cache = new Remembered<>(budget, Budget.Kept.PICTURES, (key, bytes) -> bytes.length);
-        cache.keep("gull", new byte[10]);
+        cache.get("gull", () -> new byte[10]);
         budget.during(200_000_000, GO_ON, () -> assertThat(cache.known("gull")).isPresent());
         budget.during(500_000_000, GO_ON, () -> assertThat(cache.known("gull")).isEmpty());
     }
