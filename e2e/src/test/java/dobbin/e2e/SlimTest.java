@@ -300,6 +300,7 @@ class SlimTest {
         sheet.awaitUndo("Deliver every second frame");
         assertThat(panel).containsText("2 frames of 4 in the file, 400 ms as before");
         sheet.toShare();
+        assertThat(page.getByLabel("How the file is made")).isVisible();
         assertThat(page.getByText("2 frames")).isVisible();
     }
 
