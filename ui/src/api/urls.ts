@@ -6,6 +6,9 @@ export const frameUrl = (reel: string, drawn: string, width: number, without: nu
 export const frameNowUrl = (reel: string, drawn: string, width: number, without: number[] = []): string =>
   `${frameUrl(reel, drawn, width, without)}&now=true`
 
+/** A layer of a frame: its ink, or what lies under or over it. */
+export const layerUrl = (reel: string, layer: string): string => `/api/reels/${reel}/layers/${layer}.png`
+
 export const artUrl = (reel: string, cutout: number, art: string, width: number): string =>
   `/api/reels/${reel}/cutouts/${cutout}/${art}.png?width=${width}`
 

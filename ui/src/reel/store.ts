@@ -2,7 +2,7 @@ import { useDebounceFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { answer, api } from '@/api/client'
-import type { Edit, FrameView, JobView, ReelView, RhythmView, WeightView } from '@/api/types'
+import type { Edit, FrameView, JobView, Mark, ReelView, RhythmView, WeightView } from '@/api/types'
 import { Problem, sentenceFor } from '@/api/problem'
 import { sayProblem } from '@/ground/messages'
 
@@ -17,9 +17,9 @@ function keptFrames(before: FrameView[], after: FrameView[]): FrameView[] {
   })
 }
 
-/** What a frame shows need not be looked into: `drawn` and `name` tell. */
+/** What a frame shows need not be looked into: `drawn` and `name` tell, and its ink by its picture and place. */
 function isSame(a: FrameView, b: FrameView): boolean {
-  return (Object.keys(b) as (keyof FrameView)[]).every((key) => key === 'content' || a[key] === b[key])
+  return (Object.keys(b) as (keyof FrameView)[]).every((key) => key === 'content' || key === 'ink' || a[key] === b[key]) && a.ink.picture === b.ink.picture && a.ink.x === b.ink.x && a.ink.y === b.ink.y
 }
 
 /** The open reel as the server last told it, and the only ways to change it. */
@@ -127,7 +127,11 @@ export const useReel = defineStore('reel', () => {
 
   const dispatch = (edit: Edit): Promise<boolean> => inTurn((id, base) => sent(id, base, edit))
 
-  /** As above. Where the one before is of the same subject and still waits for its turn, this takes its place. */
+  /** Draws on a frame, or does something to what is drawn there. */
+  const draw = (frame: number, mark: Mark): Promise<boolean> =>
+    inTurn((id) => answer(api.POST('/api/reels/{id}/marks', { params: { path: { id } }, body: { frame, mark } })))
+
+  /** As `dispatch`. Where the one before is of the same subject and still waits for its turn, this takes its place. */
   function dispatchLatest(subject: string, edit: Edit): Promise<boolean> {
     if (last?.subject === subject) {
       last.edit = edit
@@ -245,5 +249,5 @@ export const useReel = defineStore('reel', () => {
     }
   }
 
-  return { reel, frames, ids, weight, rhythm, rhythmProblem, job, tried, saving, changedHere, open, close, take, dispatch, dispatchLatest, settled, together, weighAgain, undo, redo, goToStep }
+  return { reel, frames, ids, weight, rhythm, rhythmProblem, job, tried, saving, changedHere, open, close, take, dispatch, draw, dispatchLatest, settled, together, weighAgain, undo, redo, goToStep }
 })

@@ -11,6 +11,7 @@ export interface Clip {
 
 const KIND = 'application/x-dobbin-frames'
 const REMEMBERED = 'dobbin.clip'
+const NO_INK = { picture: '', size: { width: 1, height: 1 }, x: 0, y: 0 }
 
 /** What was copied last, here or in another tab. */
 export const clip = ref<Clip | null>(read(localStorage.getItem(REMEMBERED)))
@@ -24,7 +25,7 @@ export function clipOf(reel: string, frames: FrameView[], cut: boolean): Clip {
   return {
     reel,
     ids: frames.map((frame) => frame.id),
-    frames: frames.map(({ content, delayMillis }) => ({ content, delayMillis })),
+    frames: frames.map(({ content, ink, delayMillis }) => ({ content, ink, delayMillis })),
     cut,
   }
 }
@@ -44,6 +45,8 @@ export function forget(): void {
 
 export const clipIn = (event: ClipboardEvent): Clip | null => read(event.clipboardData?.getData(KIND) ?? null)
 
+/** Frames that were copied before there was ink have none. */
 function read(text: string | null): Clip | null {
-  return text ? (JSON.parse(text) as Clip) : null
+  const held = text ? (JSON.parse(text) as Clip) : null
+  return held && { ...held, frames: held.frames.map((frame) => ({ ...frame, ink: frame.ink ?? NO_INK })) }
 }

@@ -25,6 +25,7 @@ class FloorsTest {
             "timing",
             "gather",
             "reel",
+            "draw",
             "edit",
             "render",
             "slim",

@@ -32,7 +32,8 @@ public record CropCanvas(
         Ranges.check("width", width, 1, canvas.width() - x);
         Ranges.check("height", height, 1, canvas.height() - y);
         Reel moved = reel.withFrames(reel.frames().stream()
-                        .map(frame -> frame.withContent(moved(frame.content(), canvas)))
+                        .map(frame -> frame.withContent(moved(frame.content(), canvas))
+                                .withInk(frame.ink().movedBy(-x, -y)))
                         .toList())
                 .withBackdrop(reel.backdrop().match(fill -> fill, still -> moved(still, canvas)))
                 .withCutouts(reel.cutouts().stream().map(this::moved).toList());

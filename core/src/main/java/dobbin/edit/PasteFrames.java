@@ -21,7 +21,8 @@ public record PasteFrames(List<Pasted> frames, int after) implements Edit {
         }
         Reel settled = reel.frames().isEmpty() ? Canvases.settledBy(reel, Canvases.sizesOf(contents())) : reel;
         List<Frame> added = frames.stream()
-                .map(each -> Frame.of(reel.nextId(), each.delayMillis(), each.content()))
+                .map(each -> Frame.of(reel.nextId(), each.delayMillis(), each.content())
+                        .withInk(each.ink()))
                 .toList();
         return Gap.insert(settled, Gap.index(reel, after), added);
     }

@@ -1,9 +1,11 @@
 package dobbin.edit;
 
+import dobbin.reel.Card;
 import dobbin.reel.CrossFade;
 import dobbin.reel.Cutout;
 import dobbin.reel.Frame;
 import dobbin.reel.FrameContent;
+import dobbin.reel.Ink;
 import dobbin.reel.Key;
 import dobbin.reel.Pose;
 import dobbin.reel.Ranges;
@@ -40,7 +42,7 @@ public record Tween(int frame, @Min(1) @Max(500) int count, int delayMillis, Eas
         List<Frame> added = new ArrayList<>();
         int[] delays = delays(from);
         for (int i = 1; i <= count; i++) {
-            added.add(Frame.of(reel.nextId(), delays[i], content(from, to, i / (count + 1.0))));
+            added.add(between(from, to, i / (count + 1.0)).withDelay(delays[i]));
         }
         Reel wider = Gap.insert(reel, gap, added);
         Reel timed = wider.withFrames(wider.frames().stream()
@@ -79,10 +81,23 @@ public record Tween(int frame, @Min(1) @Max(500) int count, int delayMillis, Eas
         return delays;
     }
 
-    private FrameContent content(Frame from, Frame to, double share) {
-        return crossFade && !from.content().equals(to.content())
-                ? CrossFade.between(from.content(), to.content(), share)
-                : from.content();
+    /** Pages that are ink alone fade like stills; ink on stills stays as it is. */
+    private Frame between(Frame from, Frame to, double share) {
+        FrameContent before = fading(from);
+        FrameContent after = fading(to);
+        if (!crossFade || before.equals(after)) {
+            return Frame.of(from.id(), from.delayMillis(), from.content()).withInk(from.ink());
+        }
+        return Frame.of(from.id(), from.delayMillis(), CrossFade.between(before, after, share))
+                .withInk(isInkAlone(from) ? Ink.NONE : from.ink());
+    }
+
+    private static FrameContent fading(Frame frame) {
+        return isInkAlone(frame) ? frame.ink().still() : frame.content();
+    }
+
+    private static boolean isInkAlone(Frame frame) {
+        return frame.content().equals(Card.blank("")) && !frame.ink().none();
     }
 
     /** No glide goes from the last frame to the first: each new frame has a pose of its own on the way. */

@@ -20,6 +20,7 @@ public final class Ranges {
     public static final int MAX_PLAYS = 1_000;
     public static final int MAX_SIDE = DecodeLimits.MAX_SIDE;
     public static final int MAX_DISMISSED = 500;
+    public static final int MAX_SWATCHES = 32;
     public static final int MAX_CUTOUTS = 200;
     public static final int MAX_NAME_LENGTH = 120;
     public static final int MIN_BUDGET_BYTES = 1_000;

@@ -24,6 +24,7 @@ import java.util.stream.Stream;
  * @param runs those that frames belong to; the frames of one follow one another
  * @param budgetBytes what the delivered file should stay under
  * @param dismissed keys of the notices that were read and are not to be shown again, at most 500
+ * @param swatches colors to draw with, the one used last first, six hexadecimal digits each
  * @param nextId what the next new frame or run gets, above all that were ever given
  */
 public record Reel(
@@ -46,6 +47,9 @@ public record Reel(
         @jakarta.validation.constraints.Size(max = Ranges.MAX_DISMISSED)
         List<String> dismissed,
 
+        @jakarta.validation.constraints.Size(max = Ranges.MAX_SWATCHES)
+        List<String> swatches,
+
         int nextId) {
     private static final Size FIRST_CANVAS = new Size(480, 320);
     private static final int FIRST_BUDGET_BYTES = 1_000_000;
@@ -56,9 +60,12 @@ public record Reel(
         runs = List.copyOf(runs);
         cutouts = List.copyOf(cutouts);
         dismissed = List.copyOf(dismissed);
+        swatches = List.copyOf(swatches);
         Ranges.check(Reel.class, "frames", frames.size());
         Ranges.check(Reel.class, "budgetBytes", budgetBytes);
         Ranges.check(Reel.class, "dismissed", dismissed.size());
+        Ranges.check(Reel.class, "swatches", swatches.size());
+        swatches.forEach(color -> Ranges.checkColor("swatches", color));
         Ranges.check("width", canvas.width(), 1, Ranges.MAX_SIDE);
         Ranges.check("height", canvas.height(), 1, Ranges.MAX_SIDE);
         delivery.framing().checkOn(canvas);
@@ -83,6 +90,7 @@ public record Reel(
                 Plays.FOREVER,
                 Delivery.USUAL,
                 FIRST_BUDGET_BYTES,
+                List.of(),
                 List.of(),
                 1);
     }
@@ -166,6 +174,10 @@ public record Reel(
         return copy(it -> it.dismissed = newDismissed);
     }
 
+    public Reel withSwatches(List<String> newSwatches) {
+        return copy(it -> it.swatches = newSwatches);
+    }
+
     /** @return the frames that play, which are those not left out */
     public List<Frame> loop() {
         return frames.stream().filter(frame -> !frame.leftOut()).toList();
@@ -205,7 +217,12 @@ public record Reel(
     /** @return all uploaded pictures the document uses */
     public Set<PictureRef> pictures() {
         Set<PictureRef> used = new LinkedHashSet<>();
-        frames.forEach(frame -> used.addAll(pictures(frame.content())));
+        for (Frame frame : frames) {
+            used.addAll(pictures(frame.content()));
+            if (!frame.ink().none()) {
+                used.add(frame.ink().ref());
+            }
+        }
         used.addAll(backdrop.match(fill -> List.of(), still -> List.of(still.ref())));
         cutouts.forEach(cutout -> used.addAll(pictures(cutout.art())));
         return used;
@@ -302,6 +319,7 @@ public record Reel(
         private Delivery delivery;
         private int budgetBytes;
         private List<String> dismissed;
+        private List<String> swatches;
         private int nextId;
 
         Draft(Reel from) {
@@ -316,6 +334,7 @@ public record Reel(
             delivery = from.delivery;
             budgetBytes = from.budgetBytes;
             dismissed = from.dismissed;
+            swatches = from.swatches;
             nextId = from.nextId;
         }
 
@@ -332,6 +351,7 @@ public record Reel(
                     delivery,
                     budgetBytes,
                     dismissed,
+                    swatches,
                     nextId);
         }
     }

@@ -55,6 +55,31 @@ public final class Looks {
         return frames.computeIfAbsent(frame.id(), id -> name(drawing(frame)));
     }
 
+    /** @return the name of what lies under the ink of {@code frame} */
+    public String ofUnderInk(Frame frame) {
+        StringBuilder inputs = beginning();
+        inputs.append("under ").append(ingredients(frame.content()));
+        addBackdrop(inputs);
+        addCutouts(those(true), tracks.index(frame.id()), inputs);
+        return name(inputs.toString());
+    }
+
+    /** @return the name of what lies over the ink of {@code frame}; empty where nothing does */
+    public String ofOverInk(Frame frame) {
+        StringBuilder inputs = new StringBuilder();
+        addCutouts(those(false), tracks.index(frame.id()), inputs);
+        if (!reel.border().none()) {
+            inputs.append("\nin ").append(reel.border());
+        }
+        return inputs.isEmpty()
+                ? ""
+                : name(beginning().append("over ").append(inputs).toString());
+    }
+
+    private List<Cutout> those(boolean under) {
+        return reel.cutouts().stream().filter(each -> each.under() == under).toList();
+    }
+
     /** @return the frame that looks like what is called {@code name}, if there is one */
     public Optional<Frame> frame(String name) {
         if (byName == null) {
@@ -107,20 +132,31 @@ public final class Looks {
     }
 
     private String drawing(Frame frame) {
-        StringBuilder inputs = new StringBuilder("drawing-")
-                .append(VERSION)
-                .append(' ')
-                .append(reel.canvas())
-                .append(' ');
+        StringBuilder inputs = beginning();
         inputs.append(ingredients(frame.content()));
-        if (!reel.backdrop().equals(Fill.NONE)) {
-            inputs.append("\non ").append(reel.backdrop().match(Fill::toString, Looks::ingredients));
+        if (!frame.ink().none()) {
+            inputs.append("\nunder ").append(frame.ink());
         }
+        addBackdrop(inputs);
         addCutouts(reel.cutouts(), tracks.index(frame.id()), inputs);
         if (!reel.border().none()) {
             inputs.append("\nin ").append(reel.border());
         }
         return inputs.toString();
+    }
+
+    private StringBuilder beginning() {
+        return new StringBuilder("drawing-")
+                .append(VERSION)
+                .append(' ')
+                .append(reel.canvas())
+                .append(' ');
+    }
+
+    private void addBackdrop(StringBuilder inputs) {
+        if (!reel.backdrop().equals(Fill.NONE)) {
+            inputs.append("\non ").append(reel.backdrop().match(Fill::toString, Looks::ingredients));
+        }
     }
 
     private void addCutouts(List<Cutout> cutouts, int index, StringBuilder inputs) {

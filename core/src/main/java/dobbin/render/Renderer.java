@@ -5,10 +5,13 @@ import dobbin.raster.Bounds;
 import dobbin.raster.Compositor;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
+import dobbin.reel.Border;
+import dobbin.reel.Card;
 import dobbin.reel.Cutout;
 import dobbin.reel.Fill;
 import dobbin.reel.Frame;
 import dobbin.reel.FrameContent;
+import dobbin.reel.Ink;
 import dobbin.reel.Reel;
 import dobbin.reel.Tracks;
 import java.util.List;
@@ -20,7 +23,7 @@ public final class Renderer {
 
     /**
      * Draws {@code frame} as it shows on the canvas of {@code reel}, scaled to {@code size}: the backdrop, the cut-outs
-     * under the stills, what the frame itself shows, the other cut-outs, the border. What nothing covers is transparent.
+     * under the stills, what the frame itself shows, the ink on it, the other cut-outs, the border. What nothing covers is transparent.
      *
      * @param size of the canvas's ratio, but for rounding
      */
@@ -30,7 +33,7 @@ public final class Renderer {
 
     /** As above, for many frames of one reel. */
     public static Raster draw(Reel reel, Tracks tracks, Frame frame, Pictures pictures, Size size) {
-        Raster content = content(frame.content(), reel.canvas(), pictures, size);
+        Raster content = inked(content(frame.content(), reel.canvas(), pictures, size), frame.ink(), reel, pictures);
         if (reel.cutouts().isEmpty()
                 && reel.backdrop().equals(Fill.NONE)
                 && reel.border().none()) {
@@ -50,6 +53,24 @@ public final class Renderer {
         return Raster.of(size, argb);
     }
 
+    /** Draws what lies under the ink of a frame: the backdrop, the cut-outs under the stills, and what the frame itself shows. */
+    public static Raster underInk(Reel reel, Frame frame, Pictures pictures, Size size) {
+        return draw(
+                reel.withCutouts(those(reel, Cutout::under)).withBorder(Border.NONE),
+                frame.withInk(Ink.NONE),
+                pictures,
+                size);
+    }
+
+    /** Draws what lies over the ink of a frame, on nothing: the other cut-outs and the border. */
+    public static Raster overInk(Reel reel, Frame frame, Pictures pictures, Size size) {
+        return draw(
+                reel.withCutouts(those(reel, cutout -> !cutout.under())).withBackdrop(Fill.NONE),
+                frame.withContent(Card.blank("")).withInk(Ink.NONE),
+                pictures,
+                size);
+    }
+
     /**
      * Draws what a cut-out shows on a frame, without its pose, shadow and blend mode.
      *
@@ -64,6 +85,20 @@ public final class Renderer {
                 .alone(cutout, scale, size)
                 .ifPresent(layer -> Compositor.over(layer.raster(), layer.x(), layer.y(), argb, size));
         return Raster.of(size, argb);
+    }
+
+    private static Raster inked(Raster content, Ink ink, Reel reel, Pictures pictures) {
+        if (ink.none()) {
+            return content;
+        }
+        int[] argb = content.argb().clone();
+        Compositor.over(ink(ink, reel, pictures, content.size()), 0, 0, argb, content.size());
+        return Raster.of(content.size(), argb);
+    }
+
+    /** @return what is drawn by hand, as large as the canvas scaled to {@code size} */
+    public static Raster ink(Ink ink, Reel reel, Pictures pictures, Size size) {
+        return ink.none() ? Raster.filled(size, 0) : StillPainter.draw(ink.still(), reel.canvas(), pictures, size);
     }
 
     private static Raster content(FrameContent content, Size canvas, Pictures pictures, Size size) {

@@ -8,6 +8,7 @@ import dobbin.reel.Card;
 import dobbin.reel.Cutout;
 import dobbin.reel.Fit;
 import dobbin.reel.Frame;
+import dobbin.reel.Ink;
 import dobbin.reel.Pose;
 import dobbin.reel.Reel;
 import dobbin.timing.Easing;
@@ -115,7 +116,7 @@ final class AnyEdit {
         List<Integer> run = runOf(reel, random);
         int gap = gap(reel, random);
         int one = some.get(0);
-        return switch (random.nextInt(21)) {
+        return switch (random.nextInt(25)) {
             case 0 -> new CopyFrames(some, gap);
             case 1 -> new CopyFrames(run, gap);
             case 2 -> new RepeatFrames(run, 2 + random.nextInt(3));
@@ -136,7 +137,34 @@ final class AnyEdit {
             case 17 -> new ReplacePicture(one, EditTest.still("Other " + random.nextInt(9), new Size(640, 480)));
             case 18 -> new SetFit(some, new Fit(Fit.Way.values()[random.nextInt(4)], random.nextDouble(), 0.5, ""));
             case 19 -> new SetCanvas(1 + random.nextInt(900), 300 + random.nextInt(900));
-            default -> new PasteFrames(List.of(new Pasted(card(random), 80)), gap);
+            case 20, 21, 22, 23 -> ofInk(reel, random, some, one);
+            default -> new PasteFrames(List.of(new Pasted(card(random), ink(random), 80)), gap);
+        };
+    }
+
+    static Ink ink(Random random) {
+        return random.nextBoolean()
+                ? Ink.NONE
+                : new Ink("0f".repeat(32), new Size(40, 30), random.nextInt(200) - 50, random.nextInt(200) - 50);
+    }
+
+    /** One that draws, or does something to what is drawn. */
+    private static Edit ofInk(Reel reel, Random random, List<Integer> some, int one) {
+        String before = reel.frames().stream()
+                .filter(frame -> frame.id() == one)
+                .findFirst()
+                .orElseThrow()
+                .ink()
+                .picture();
+        return switch (random.nextInt(8)) {
+            case 0 -> new ClearInk(some);
+            case 1 -> new CopyInk(one, some);
+            case 2 -> new SwapInk(one, some.get(some.size() - 1));
+            case 3 -> new MoveInk(some, random.nextInt(40) - 20, random.nextInt(40) - 20);
+            case 4 -> new AddPage(one, random.nextBoolean());
+            case 5 -> new InkToCutout(one);
+            case 6 -> new SetSwatches(List.of("20283" + random.nextInt(10), "b23a24"));
+            default -> new SetInk(one, before, ink(random), "Draw");
         };
     }
 

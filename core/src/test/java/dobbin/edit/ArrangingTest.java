@@ -93,7 +93,7 @@ class ArrangingTest {
     @Test
     void framesGoIntoAnotherReelAsTheyAre() {
         List<Pasted> clip = REEL.frames().subList(1, 3).stream()
-                .map(frame -> new Pasted(frame.content(), frame.delayMillis()))
+                .map(frame -> new Pasted(frame.content(), frame.ink(), frame.delayMillis()))
                 .toList();
         Reel pasted = Edit.apply(new PasteFrames(clip, 0), Reel.empty("Other"));
         assertThat(names(pasted)).containsExactly("Tide 2", "Tide 3");

@@ -131,6 +131,12 @@ public class PictureLibrary implements Pictures {
     public PictureRef keep(Raster drawn) {
         PictureInfo kept = keepFrame(new Gathered(drawn, drawn.size(), 0));
         data.force();
+        // It is about to be drawn again.
+        for (Level level : Level.values()) {
+            if (!level.hasCopyOf(drawn.size())) {
+                rasters.get(level + " " + kept.id(), () -> drawn);
+            }
+        }
         return new PictureRef(kept.id(), drawn.size());
     }
 

@@ -8,6 +8,7 @@ import dobbin.reel.Delivery;
 import dobbin.reel.Frame;
 import dobbin.reel.FrameContent;
 import dobbin.reel.Framing;
+import dobbin.reel.Ink;
 import dobbin.reel.Reel;
 import dobbin.reel.Run;
 import dobbin.reel.Still;
@@ -45,6 +46,7 @@ public record ReelView(
         Size deliveredSize,
         int maxWidth,
         int budgetBytes,
+        List<String> swatches,
         int loopMillis,
         int fileMillis,
         @Schema(types = {"string", "null"}) String undo,
@@ -57,6 +59,7 @@ public record ReelView(
      * @param shownMillis how long viewers show it, which for the shortest delays is longer
      * @param otherSize whether its still has another size than the canvas, and {@code bare} whether it leaves some of it bare
      * @param drawn names what the frame looks like: equal names, equal pictures
+     * @param underInk names what lies under its ink, and {@code overInk} what lies over it, empty for nothing
      */
     public record FrameView(
             int id,
@@ -65,11 +68,14 @@ public record ReelView(
             int shownMillis,
             String name,
             FrameContent content,
+            Ink ink,
             boolean otherSize,
             boolean bare,
             boolean leftOut,
             int run,
-            String drawn) {
+            String drawn,
+            String underInk,
+            String overInk) {
 
         static FrameView of(Reel reel, Looks looks, Frame frame, int hundredths, int shownHundredths) {
             Size canvas = reel.canvas();
@@ -81,11 +87,14 @@ public record ReelView(
                     MILLIS_EACH * shownHundredths,
                     frame.content().name(),
                     frame.content(),
+                    frame.ink(),
                     still != null && !still.size().equals(canvas),
                     still != null && still.fit().leavesBare(still.size(), canvas),
                     frame.leftOut(),
                     frame.run(),
-                    looks.of(frame));
+                    looks.of(frame),
+                    looks.ofUnderInk(frame),
+                    looks.ofOverInk(frame));
         }
     }
 
@@ -123,6 +132,7 @@ public record ReelView(
                 reel.deliveredSize(),
                 Framing.MAX_SIDE,
                 reel.budgetBytes(),
+                reel.swatches(),
                 loopMillis,
                 fileMillis,
                 open.undo(),

@@ -11,6 +11,7 @@ import dobbin.reel.Encoding;
 import dobbin.reel.Fill;
 import dobbin.reel.Fit;
 import dobbin.reel.Framing;
+import dobbin.reel.Ink;
 import dobbin.reel.Run;
 import java.util.ArrayList;
 import java.util.List;
@@ -32,10 +33,11 @@ import tools.jackson.databind.node.ObjectNode;
  *   <li>typeface files of one's own, words that are broken into lines
  *   <li>a part of the canvas and of the frames that is delivered, how its colors are chosen, flat edges;
  *       stills placed where a crop of the canvas left them
+ *   <li>ink on frames, and swatches to draw with
  * </ol>
  */
 final class Upgrades {
-    static final int CURRENT = 7;
+    static final int CURRENT = 8;
 
     private final JsonMapper json;
 
@@ -68,6 +70,9 @@ final class Upgrades {
         }
         if (format < 7) {
             toSeventh(reel);
+        }
+        if (format < 8) {
+            toEighth(reel);
         }
         return reel;
     }
@@ -138,6 +143,11 @@ final class Upgrades {
         delivery.put("flat", false);
         reel.withArray("frames").forEach(frame -> fitToSeventh((ObjectNode) frame.get("content")));
         fitToSeventh((ObjectNode) reel.get("backdrop"));
+    }
+
+    private void toEighth(ObjectNode reel) {
+        reel.putArray("swatches");
+        reel.withArray("frames").forEach(frame -> ((ObjectNode) frame).set("ink", json.valueToTree(Ink.NONE)));
     }
 
     /** @param content of a frame, or a backdrop */

@@ -1,6 +1,7 @@
 package dobbin.server.web;
 
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import dobbin.draw.Mark;
 import dobbin.edit.Edit;
 import dobbin.edit.Motion;
 import dobbin.reel.Art;
@@ -33,8 +34,10 @@ public class Json {
         }
     }
 
+    /** Those that hold others come before them. */
     static final List<Sealed> SEALED = List.of(
             new Sealed(Edit.class, ByType.class),
+            new Sealed(Mark.class, ByType.class),
             new Sealed(FrameContent.class, ByKind.class),
             new Sealed(Art.class, ByKind.class),
             new Sealed(Backdrop.class, ByKind.class),

@@ -59,7 +59,8 @@ class DocumentsTest {
         "3, The evening crossing",
         "4, The evening crossing",
         "5, The evening crossing",
-        "6, The evening crossing"
+        "6, The evening crossing",
+        "7, The evening crossing"
     })
     void everyFormThatWasEverStoredIsOpenedAndDelivered(int format, String name) throws Exception {
         Reel reel = documents().read(stored(format));

@@ -1,0 +1,59 @@
+package dobbin.draw;
+
+import dobbin.raster.Bounds;
+import dobbin.raster.Size;
+
+/**
+ * How much of each pixel of a picture a mark covers, 0 to 255. What covers a pixel twice covers it as much as the larger of
+ * the two: a stroke that crosses itself is no darker there.
+ */
+final class Coverage {
+    static final int FULL = 255;
+
+    private final Size size;
+    private final byte[] covered;
+    private int left;
+    private int top;
+    private int right;
+    private int bottom;
+
+    Coverage(Size size) {
+        this.size = size;
+        this.covered = new byte[Math.toIntExact(size.area())];
+        this.left = size.width();
+        this.top = size.height();
+    }
+
+    Size size() {
+        return size;
+    }
+
+    int at(int x, int y) {
+        return covered[y * size.width() + x] & 0xFF;
+    }
+
+    /** @param share 0 to 1, of a pixel that lies in the picture */
+    void cover(int x, int y, double share) {
+        int value = (int) (FULL * share + 0.5);
+        int at = y * size.width() + x;
+        if (value > (covered[at] & 0xFF)) {
+            covered[at] = (byte) value;
+            left = Math.min(left, x);
+            top = Math.min(top, y);
+            right = Math.max(right, x + 1);
+            bottom = Math.max(bottom, y + 1);
+        }
+    }
+
+    /** Covers a pixel wholly, if it lies in the picture. */
+    void cover(int x, int y) {
+        if (x >= 0 && y >= 0 && x < size.width() && y < size.height()) {
+            cover(x, y, 1);
+        }
+    }
+
+    /** @return a box around all that is covered; empty where nothing is */
+    Bounds box() {
+        return left < right ? new Bounds(left, top, right, bottom) : new Bounds(0, 0, 0, 0);
+    }
+}

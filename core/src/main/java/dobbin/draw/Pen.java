@@ -1,0 +1,41 @@
+package dobbin.draw;
+
+import dobbin.reel.Ranges;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+
+/**
+ * What a mark is made with.
+ *
+ * @param color six hexadecimal digits
+ * @param opacity 1 to 100 percent
+ * @param softness of the edge, 0 to 100 percent of the way to the middle
+ * @param hard whether only whole pixels are drawn, without shades at the edge
+ * @param erases whether it takes ink away
+ */
+public record Pen(
+        String color,
+        @Min(1) @Max(100) int opacity,
+        @Min(0) @Max(100) int softness,
+        boolean hard,
+        boolean erases) {
+    private static final double PERCENT = 100;
+
+    public Pen {
+        Ranges.checkColor("color", color);
+        Ranges.check(Pen.class, "opacity", opacity);
+        Ranges.check(Pen.class, "softness", softness);
+    }
+
+    void put(int[] argb, Coverage coverage) {
+        if (erases) {
+            Layer.erase(argb, coverage, opacity / PERCENT);
+        } else {
+            Layer.paint(argb, coverage, Integer.parseInt(color, 16), opacity / PERCENT);
+        }
+    }
+
+    double soft() {
+        return softness / PERCENT;
+    }
+}

@@ -1,0 +1,174 @@
+package dobbin.server.drawing;
+
+import dobbin.draw.DrawnPart;
+import dobbin.draw.Mark;
+import dobbin.draw.Press;
+import dobbin.draw.Scene;
+import dobbin.draw.SeenColors;
+import dobbin.draw.Shift;
+import dobbin.edit.EditRejected;
+import dobbin.edit.SetInk;
+import dobbin.raster.Bounds;
+import dobbin.raster.Raster;
+import dobbin.raster.Size;
+import dobbin.reel.Art;
+import dobbin.reel.Card;
+import dobbin.reel.Cutout;
+import dobbin.reel.Frame;
+import dobbin.reel.Ink;
+import dobbin.reel.Key;
+import dobbin.reel.OutOfRange;
+import dobbin.reel.PictureRef;
+import dobbin.reel.Pose;
+import dobbin.reel.Ranges;
+import dobbin.reel.Reel;
+import dobbin.render.Renderer;
+import dobbin.server.pictures.PictureLibrary;
+import dobbin.server.reels.OpenReel;
+import dobbin.server.reels.Reels;
+import dobbin.server.reels.StaleBase;
+import dobbin.server.work.Turns;
+import dobbin.server.work.Turns.Urgency;
+import dobbin.timing.Easing;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.locks.ReentrantLock;
+import org.springframework.stereotype.Service;
+
+/** Makes marks on frames: each is one step, and its ink a picture like any other. */
+@Service
+class Drawings {
+    /** Pictures are worked with up to this; ink must stay exact. */
+    private static final int LONGEST_SIDE = 1600;
+
+    private static final int LOOKED_AT_SIDE = 320;
+    private static final int ATTEMPTS = 5;
+
+    private final Reels reels;
+    private final PictureLibrary pictures;
+    private final Turns turns;
+    private final ConcurrentHashMap<String, ReentrantLock> hands = new ConcurrentHashMap<>();
+
+    Drawings(Reels reels, PictureLibrary pictures, Turns turns) {
+        this.reels = reels;
+        this.pictures = pictures;
+        this.turns = turns;
+    }
+
+    /** Marks of one reel are made one after the other, each on what the one before has left. */
+    OpenReel mark(String id, int frame, Mark mark) {
+        ReentrantLock hand = hands.computeIfAbsent(id, any -> new ReentrantLock(true));
+        hand.lock();
+        try {
+            return marked(id, frame, mark);
+        } finally {
+            hand.unlock();
+        }
+    }
+
+    private OpenReel marked(String id, int frame, Mark mark) {
+        StaleBase last = null;
+        for (int attempt = 0; attempt < ATTEMPTS; attempt++) {
+            OpenReel open = reels.open(id);
+            Reel reel = open.reel();
+            Frame drawnOn = frame(reel, frame);
+            Ink ink = turns.call(Urgency.NOW, () -> drawn(reel, drawnOn, mark));
+            try {
+                SetInk edit = new SetInk(frame, drawnOn.ink().picture(), ink, mark.verb());
+                return reels.edit(id, open.revision(), edit);
+            } catch (StaleBase e) {
+                last = e;
+            }
+        }
+        throw last;
+    }
+
+    private Ink drawn(Reel reel, Frame frame, Mark mark) {
+        Size canvas = reel.canvas();
+        if (Math.max(canvas.width(), canvas.height()) > LONGEST_SIDE) {
+            throw new EditRejected(
+                    "canvas",
+                    "is " + canvas + ", and ink is drawn on canvases of up to " + LONGEST_SIDE
+                            + " pixels a side. Make the canvas smaller on the sheet first");
+        }
+        Raster ink = Renderer.ink(frame.ink(), reel, pictures, canvas);
+        Scene scene = new Scene(
+                () -> Renderer.underInk(reel, frame, pictures, canvas),
+                () -> Renderer.draw(reel, frame, pictures, canvas),
+                () -> source(reel, mark, ink),
+                () -> art(((Press) mark).art()));
+        try {
+            return kept(mark.on(ink, scene));
+        } catch (OutOfRange e) {
+            throw new EditRejected(e.field(), e.getMessage(), e);
+        }
+    }
+
+    private Raster source(Reel reel, Mark mark, Raster ink) {
+        return mark instanceof Shift shift && shift.frame() != 0
+                ? Renderer.ink(frame(reel, shift.frame()).ink(), reel, pictures, reel.canvas())
+                : ink;
+    }
+
+    private Raster art(Art art) {
+        Frame frame = Frame.of(1, Ranges.MIN_DELAY_MILLIS, Card.blank(""));
+        Reel alone = Reel.empty("Press").withFrames(List.of(frame), 2);
+        Cutout cutout = Cutout.of(3, "Press", art, new Key(frame.id(), Pose.at(0, 0), Easing.EVEN));
+        return Renderer.art(alone, cutout, frame, pictures, 1);
+    }
+
+    private Ink kept(Raster layer) {
+        Optional<Bounds> part = DrawnPart.of(layer);
+        if (part.isEmpty()) {
+            return Ink.NONE;
+        }
+        PictureRef picture = pictures.keep(layer.cut(part.get()));
+        return new Ink(
+                picture.picture(), picture.size(), part.get().left(), part.get().top());
+    }
+
+    private static Frame frame(Reel reel, int id) {
+        return reel.frames().stream()
+                .filter(each -> each.id() == id)
+                .findFirst()
+                .orElseThrow(() -> new EditRejected("frame", "is no longer in this reel"));
+    }
+
+    /** @return the layer of a frame that has that name, as large as the canvas */
+    Optional<Raster> layer(String id, String name) {
+        return reels.findNear(id, seen -> {
+            Reel reel = seen.reel();
+            for (Frame frame : reel.frames()) {
+                if (frame.ink().picture().equals(name)) {
+                    return Optional.of(Renderer.ink(frame.ink(), reel, pictures, reel.canvas()));
+                }
+                if (seen.looks().ofUnderInk(frame).equals(name)) {
+                    return Optional.of(Renderer.underInk(reel, frame, pictures, seenSize(reel)));
+                }
+                if (seen.looks().ofOverInk(frame).equals(name)) {
+                    return Optional.of(Renderer.overInk(reel, frame, pictures, seenSize(reel)));
+                }
+            }
+            return Optional.empty();
+        });
+    }
+
+    private static Size seenSize(Reel reel) {
+        return reel.canvas().reducedTo(LONGEST_SIDE);
+    }
+
+    /** @return up to so many colors of what is seen on a frame, the most frequent first */
+    List<String> colors(String id, int frame, int count) {
+        Reel reel = reels.open(id).reel();
+        return turns.call(
+                Urgency.NOW,
+                () -> SeenColors.of(
+                        Renderer.draw(
+                                reel,
+                                frame(reel, frame),
+                                pictures,
+                                reel.canvas().reducedTo(LOOKED_AT_SIDE)),
+                        count));
+    }
+}

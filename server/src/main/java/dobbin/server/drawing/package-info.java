@@ -1,0 +1,2 @@
+/** Drawing by hand on frames. */
+package dobbin.server.drawing;
