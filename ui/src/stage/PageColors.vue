@@ -8,7 +8,7 @@ const own = computed(() => !PAGES.some(({ color }) => color === page.value))
 </script>
 
 <template>
-  <div class="pages" role="radiogroup" aria-label="Page behind the file">
+  <div class="pages" role="radiogroup" aria-label="Page behind">
     <button v-for="each in PAGES" :key="each.name" type="button" role="radio" :aria-checked="page === each.color"
       :aria-label="each.name" :title="each.name" :style="{ background: each.color }" @click="page = each.color" />
     <input v-model="page" type="color" class="own" :class="{ chosen: own }" aria-label="Page of any color" title="Page of any color" />

@@ -140,7 +140,7 @@ class Drawings {
         return reels.findNear(id, seen -> {
             Reel reel = seen.reel();
             for (Frame frame : reel.frames()) {
-                if (frame.ink().picture().equals(name)) {
+                if (nameOf(frame.ink()).equals(name)) {
                     return Optional.of(Renderer.ink(frame.ink(), reel, pictures, reel.canvas()));
                 }
                 if (seen.looks().ofUnderInk(frame).equals(name)) {
@@ -152,6 +152,11 @@ class Drawings {
             }
             return Optional.empty();
         });
+    }
+
+    /** What a browser calls a layer of ink by. */
+    private static String nameOf(Ink ink) {
+        return ink.picture() + '.' + ink.x() + '.' + ink.y();
     }
 
     private static Size seenSize(Reel reel) {

@@ -1,0 +1,149 @@
+import { useLocalStorage } from '@vueuse/core'
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import type { FillBy, Mark, Mirroring } from '@/api/types'
+import { usePlayhead } from '@/reel/playhead'
+import { useReel } from '@/reel/store'
+import { usePens } from './pens'
+
+export type Hand = 'draw' | 'rub' | 'fill' | 'line' | 'box' | 'round' | 'words' | 'pick' | 'take'
+
+/** What the hand does with a pen. */
+export const HANDS: readonly { value: Hand; title: string; key: string; about: string }[] = [
+  { value: 'draw', title: 'Draw', key: 'd', about: 'A line by hand' },
+  { value: 'rub', title: 'Rub out', key: 'r', about: 'Takes ink away; the still stays as it is' },
+  { value: 'fill', title: 'Fill', key: 'f', about: 'Fills what looks alike around a place' },
+  { value: 'line', title: 'Line', key: 'l', about: 'A straight line; with Shift by 15°' },
+  { value: 'box', title: 'Box', key: 'b', about: 'A rectangle; with Shift a square' },
+  { value: 'round', title: 'Round', key: 'o', about: 'An ellipse; with Shift a circle' },
+  { value: 'words', title: 'Words', key: 'w', about: 'Words as ink' },
+  { value: 'pick', title: 'Pick up', key: 'p', about: 'Takes the color that is seen at a place' },
+  { value: 'take', title: 'Take', key: 't', about: 'Takes ink by a box or, with Alt, a free outline, to move, scale or copy it' },
+]
+
+/** How a figure is drawn. */
+export type Body = 'line' | 'full' | 'both'
+
+interface Settings {
+  mirroring: Mirroring
+  body: Body
+  inside: string
+  tolerance: number
+  gap: number
+  corners: boolean
+  by: FillBy
+  /** How many frames before and after shine through, 99 for all; how strongly, 0 to 100; undimmed and untinted or not. */
+  before: number
+  after: number
+  strength: number
+  lit: boolean
+  round: boolean
+  shines: boolean
+  grid: boolean
+}
+
+const FIRST: Settings = {
+  mirroring: 'NONE',
+  body: 'line',
+  inside: 'e0b04a',
+  tolerance: 10,
+  gap: 0,
+  corners: false,
+  by: 'INK',
+  before: 1,
+  after: 0,
+  strength: 45,
+  lit: false,
+  round: true,
+  shines: true,
+  grid: true,
+}
+
+const MOST_SWATCHES = 32
+
+/** Colors a page begins with: those of the house. */
+export const FIRST_SWATCHES = ['1e2a32', '56626b', 'fffdf9', 'b23e28', 'e8836b', 'e0b04a', '2b6a80', '9cc4cf', '2c6b4d', '7a5a38', 'ded4c1', '3f3a63']
+
+/** What is being drawn with, and marks on their way to the server. */
+export const useDrawing = defineStore('drawing', () => {
+  const store = useReel()
+  const playhead = usePlayhead()
+  const pens = usePens()
+  const hand = ref<Hand>('draw')
+  const settings = useLocalStorage<Settings>('dobbin.drawing', FIRST, { mergeDefaults: true })
+  /** Marks that are not answered yet, the oldest first. */
+  const waiting = shallowRef<{ frame: number; mark: Mark }[]>([])
+  /** Marks that could not be saved. */
+  const failed = shallowRef<{ frame: number; mark: Mark }[]>([])
+
+  const frame = computed(() => playhead.frame)
+  const canvas = computed(() => store.reel?.canvas ?? { width: 1, height: 1 })
+  const swatches = computed(() => (store.reel && store.reel.swatches.length > 0 ? store.reel.swatches : FIRST_SWATCHES))
+
+  function set(part: Partial<Settings>): void {
+    settings.value = { ...settings.value, ...part }
+  }
+
+  /** @return whether it was saved */
+  async function make(mark: Mark, on = frame.value?.id): Promise<boolean> {
+    if (on === undefined) {
+      return false
+    }
+    const mine = { frame: on, mark }
+    waiting.value = [...waiting.value, mine]
+    const saved = await store.draw(on, mark)
+    waiting.value = waiting.value.filter((each) => each !== mine)
+    if (!saved) {
+      failed.value = [...failed.value, mine]
+    }
+    return saved
+  }
+
+  async function tryAgain(): Promise<void> {
+    const again = failed.value
+    failed.value = []
+    await Promise.all(again.map(({ frame: on, mark }) => make(mark, on)))
+  }
+
+  function giveUp(): void {
+    failed.value = []
+  }
+
+  function use(color: string): void {
+    pens.change({ color })
+  }
+
+  /** The color used last comes first. */
+  function keepSwatch(color: string): void {
+    const colors = [color, ...swatches.value.filter((each) => each !== color)].slice(0, MOST_SWATCHES)
+    void store.dispatchLatest('swatches', { type: 'setSwatches', colors })
+  }
+
+  function dropSwatch(color: string): void {
+    void store.dispatch({ type: 'setSwatches', colors: swatches.value.filter((each) => each !== color) })
+  }
+
+  async function addPage(kind: 'empty' | 'copy' | 'still'): Promise<void> {
+    const after = frame.value?.id ?? 0
+    playhead.playing = false
+    const before = new Set(store.ids)
+    const made =
+      kind === 'copy' && after !== 0
+        ? await store.dispatch({ type: 'copyFrames', frames: [after], after })
+        : await store.dispatch({ type: 'addPage', after, keepsStill: kind === 'still' })
+    const added = store.ids.findIndex((id) => !before.has(id))
+    if (made && added >= 0) {
+      playhead.goTo(added)
+    }
+  }
+
+  function flip(by: number): void {
+    const count = store.frames.length
+    if (count > 0) {
+      playhead.playing = false
+      playhead.goTo((((playhead.index + by) % count) + count) % count)
+    }
+  }
+
+  return { hand, settings, set, waiting, failed, frame, canvas, swatches, make, tryAgain, giveUp, use, keepSwatch, dropSwatch, addPage, flip }
+})
