@@ -1,0 +1,223 @@
+package dobbin.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dobbin.draw.Mark;
+import dobbin.draw.Mirroring;
+import dobbin.draw.Pen;
+import dobbin.draw.Scene;
+import dobbin.draw.Stroke;
+import dobbin.raster.Raster;
+import dobbin.raster.Size;
+import dobbin.server.RunningServer.Answer;
+import dobbin.skerry.SkerryPoint;
+import dobbin.still.DecodeLimits;
+import dobbin.still.PngWriter;
+import dobbin.still.StillReader;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.CompletableFuture;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import tools.jackson.databind.JsonNode;
+
+/** Drawing over HTTP: each mark is a step, and its ink a layer apart from the still. */
+class DrawingTest {
+    private static final Size CANVAS = new Size(60, 40);
+    private static final String PEN =
+            "{\"color\":\"b23a24\",\"opacity\":100,\"softness\":0,\"hard\":false,\"erases\":false}";
+    private static final Pen RED = new Pen("b23a24", 100, 0, false, false);
+
+    @RegisterExtension
+    private static final RunningServer server = new RunningServer();
+
+    private static String path(JsonNode reel) {
+        return "/api/reels/" + reel.get("id").asString();
+    }
+
+    private static JsonNode empty(int width, int height) {
+        return server.post(
+                        "/api/reels/empty",
+                        "{\"name\":\"Flip book\",\"width\":%d,\"height\":%d}".formatted(width, height))
+                .json();
+    }
+
+    private static JsonNode withAPhoto() {
+        JsonNode taken = server.upload(
+                        "Sunrise.png",
+                        PngWriter.bytes(SkerryPoint.sunrise(1, CANVAS).get(0)))
+                .json();
+        JsonNode reel = server.post("/api/reels", "{\"name\":\"Sunrise\"}").json();
+        String stills = taken.get("stills").toString();
+        return server.edit(reel, "{\"type\":\"addStills\",\"after\":0,\"stills\":" + stills + ",\"gathering\":\"\"}")
+                .json();
+    }
+
+    private static int frame(JsonNode reel, int place) {
+        return reel.get("frames").get(place).get("id").asInt();
+    }
+
+    private static JsonNode ink(JsonNode reel, int place) {
+        return reel.get("frames").get(place).get("ink");
+    }
+
+    private static Answer mark(JsonNode reel, int frame, String mark) {
+        return server.post(path(reel) + "/marks", "{\"frame\":" + frame + ",\"mark\":" + mark + "}");
+    }
+
+    private static String stroke(String pen, String points) {
+        return "{\"type\":\"stroke\",\"pen\":" + pen + ",\"points\":[" + points + "],\"mirroring\":\"NONE\"}";
+    }
+
+    private static Raster layer(JsonNode reel, String name) throws Exception {
+        return StillReader.read(
+                        server.get(path(reel) + "/layers/" + name + ".png").body(), DecodeLimits.USUAL)
+                .raster();
+    }
+
+    private static Raster inkLayer(JsonNode reel, int place) throws Exception {
+        JsonNode ink = ink(reel, place);
+        return layer(
+                reel,
+                ink.get("picture").asString() + "." + ink.get("x").asInt() + "."
+                        + ink.get("y").asInt());
+    }
+
+    private static Raster drawn(JsonNode reel, int place) throws Exception {
+        String look = reel.get("frames").get(place).get("drawn").asString();
+        return StillReader.read(
+                        server.get(path(reel) + "/frames/" + look + ".png?width=1600")
+                                .body(),
+                        DecodeLimits.USUAL)
+                .raster();
+    }
+
+    @Test
+    void aStrokeIsOneStepAndItsInkIsWhatCoreDraws() throws Exception {
+        JsonNode reel =
+                mark(empty(60, 40), 1, stroke(PEN, "5,5,4, 30,20,6, 50,10,4")).json();
+        Mark stroke = new Stroke(RED, List.of(5.0, 5.0, 4.0, 30.0, 20.0, 6.0, 50.0, 10.0, 4.0), Mirroring.NONE);
+        Raster nothing = Raster.filled(CANVAS, 0);
+        assertThat(inkLayer(reel, 0)).isEqualTo(stroke.on(nothing, Scene.of(nothing)));
+        assertThat(reel.get("undo").asString()).isEqualTo("Draw on frame 1");
+        assertThat(drawn(reel, 0)).isEqualTo(inkLayer(reel, 0));
+
+        JsonNode undone = server.post(path(reel) + "/undo", "{\"base\":" + reel.get("revision") + "}")
+                .json();
+        assertThat(ink(undone, 0).get("picture").asString()).isEmpty();
+        JsonNode redone = server.post(path(reel) + "/redo", "{\"base\":" + undone.get("revision") + "}")
+                .json();
+        assertThat(redone.get("frames")).isEqualTo(reel.get("frames"));
+    }
+
+    @Test
+    void erasingInkLeavesThePhoto() throws Exception {
+        JsonNode reel = withAPhoto();
+        int frame = frame(reel, 0);
+        Raster photo = drawn(reel, 0);
+        JsonNode inked = mark(reel, frame, stroke(PEN, "5,5,8, 50,30,8")).json();
+        assertThat(drawn(inked, 0)).isNotEqualTo(photo);
+        assertThat(layer(inked, inked.get("frames").get(0).get("underInk").asString()))
+                .isEqualTo(photo);
+        JsonNode erased = mark(
+                        inked, frame, stroke(PEN.replace("\"erases\":false", "\"erases\":true"), "5,5,8, 50,30,8"))
+                .json();
+        assertThat(ink(erased, 0).get("picture").asString()).isEmpty();
+        assertThat(drawn(erased, 0)).isEqualTo(photo);
+    }
+
+    @Test
+    void strokesThatComeAtOnceAreAllThere() throws Exception {
+        JsonNode reel = empty(60, 40);
+        List<CompletableFuture<Answer>> sent = new ArrayList<>();
+        for (int i = 0; i < 20; i++) {
+            String points = "%d,20,1.5".formatted(3 * i + 1);
+            sent.add(CompletableFuture.supplyAsync(() -> mark(reel, 1, stroke(PEN, points))));
+        }
+        assertThat(sent.stream().map(CompletableFuture::join)).allMatch(answer -> answer.status() == 200);
+        JsonNode now = server.get(path(reel)).json();
+        Raster ink = inkLayer(now, 0);
+        for (int i = 0; i < 20; i++) {
+            assertThat(ink.pixel(3 * i + 1, 20)).as("stroke %d", i).isNotZero();
+        }
+        assertThat(now.get("revision").asInt()).isEqualTo(21);
+    }
+
+    @Test
+    void fillsWordsAndMovedInkAreMarksLikeStrokes() throws Exception {
+        JsonNode reel = empty(60, 40);
+        String hard = PEN.replace("\"hard\":false", "\"hard\":true");
+        reel = mark(
+                        reel,
+                        1,
+                        "{\"type\":\"figure\",\"kind\":\"RECTANGLE\",\"pen\":" + hard
+                                + ",\"x\":5,\"y\":5,\"toX\":20,\"toY\":20,\"line\":1,\"fill\":\"\",\"mirroring\":\"NONE\"}")
+                .json();
+        reel = mark(
+                        reel,
+                        1,
+                        "{\"type\":\"pour\",\"pen\":" + hard
+                                + ",\"x\":10,\"y\":10,\"tolerance\":0,\"gap\":0,\"by\":\"INK\",\"corners\":false,\"under\":0}")
+                .json();
+        assertThat(inkLayer(reel, 0).pixel(12, 12)).isEqualTo(0xFFB23A24);
+        reel = mark(
+                        reel,
+                        1,
+                        "{\"type\":\"shift\",\"outline\":[5,5,21,21],\"to\":{\"x\":30,\"y\":10,\"width\":16,"
+                                + "\"height\":16},\"frame\":0,\"keeps\":false,\"hard\":true}")
+                .json();
+        assertThat(inkLayer(reel, 0).pixel(12, 12)).isZero();
+        assertThat(inkLayer(reel, 0).pixel(37, 17)).isEqualTo(0xFFB23A24);
+        reel = mark(reel, 1, "{\"type\":\"recolor\",\"from\":\"b23a24\",\"to\":\"2b6a80\",\"tolerance\":0}")
+                .json();
+        assertThat(inkLayer(reel, 0).pixel(37, 17)).isEqualTo(0xFF2B6A80);
+        assertThat(reel.get("undo").asString()).isEqualTo("Replace a color on frame 1");
+        Answer words = mark(
+                reel,
+                1,
+                "{\"type\":\"press\",\"art\":{\"kind\":\"words\",\"text\":\"Tide\",\"typeface\":"
+                        + "\"PLAIN\",\"own\":{\"file\":\"\",\"name\":\"\"},\"weight\":\"BOLD\",\"size\":12,\"color\":\"101010\","
+                        + "\"align\":\"LEFT\",\"outline\":0,\"outlineColor\":\"ffffff\",\"widest\":0,\"colors\":[]},\"x\":0,\"y\":0}");
+        assertThat(words.json().get("undo").asString()).isEqualTo("Write on frame 1");
+        JsonNode colors = server.get(path(reel) + "/frames/1/colors?count=4").json();
+        assertThat(colors.get("colors").toString()).contains("2b6a80");
+    }
+
+    @Test
+    void whatCannotBeDrawnIsSaidAndChangesNothing() {
+        JsonNode reel = empty(60, 40);
+        assertThat(mark(reel, 7, stroke(PEN, "1,1,1")).json().get("detail").asString())
+                .contains("no longer in this reel");
+        assertThat(mark(reel, 1, stroke(PEN, "1,1")).status()).isEqualTo(422);
+        assertThat(mark(reel, 1, stroke(PEN.replace("b23a24", "red"), "1,1,1")).status())
+                .isEqualTo(422);
+        Answer outside = mark(
+                reel,
+                1,
+                "{\"type\":\"pour\",\"pen\":" + PEN
+                        + ",\"x\":99,\"y\":0,\"tolerance\":0,\"gap\":0,\"by\":\"SEEN\",\"corners\":false,\"under\":0}");
+        assertThat(outside.status()).isEqualTo(422);
+        assertThat(outside.json().get("detail").asString()).contains("from 0 to 59");
+        Answer large = mark(empty(1601, 100), 1, stroke(PEN, "1,1,1"));
+        assertThat(large.json().get("detail").asString()).contains("1600 pixels a side");
+        assertThat(server.get(path(reel)).json()).isEqualTo(reel);
+        assertThat(server.get(path(reel) + "/layers/none.png").status()).isEqualTo(404);
+    }
+
+    @Test
+    void inkGoesWithCopiedFramesAndCroppedCanvases() throws Exception {
+        JsonNode reel = mark(empty(60, 40), 1, stroke(PEN, "20,20,9")).json();
+        reel = server.edit(reel, "{\"type\":\"copyFrames\",\"frames\":[1],\"after\":1}")
+                .json();
+        assertThat(ink(reel, 1)).isEqualTo(ink(reel, 0));
+        Raster before = drawn(reel, 0);
+        reel = server.edit(reel, "{\"type\":\"cropCanvas\",\"x\":10,\"y\":10,\"width\":30,\"height\":20}")
+                .json();
+        Raster after = drawn(reel, 0);
+        for (int y = 0; y < 20; y++) {
+            for (int x = 0; x < 30; x++) {
+                assertThat(after.pixel(x, y)).isEqualTo(before.pixel(x + 10, y + 10));
+            }
+        }
+    }
+}
