@@ -286,7 +286,7 @@ defineExpose({ view, focus: () => easel.value?.focus() })
     <div v-show="!playhead.playing" class="sheet" :class="{ hard }" :style="[place, { background: page }]">
       <queued-picture v-if="under" :src="under" class="layer" />
       <canvas ref="shineCanvas" class="layer" :width="canvas.width" :height="canvas.height" aria-hidden="true" data-test="shine" />
-      <canvas ref="inkCanvas" class="layer" :width="canvas.width" :height="canvas.height" role="img" aria-label="Ink of this page" data-test="ink" :data-page="ink.here.value" />
+      <canvas ref="inkCanvas" class="layer" :width="canvas.width" :height="canvas.height" role="img" aria-label="Ink of this page" data-test="ink" :data-ink="ink.picture.value" />
       <queued-picture v-if="over" :src="over" class="layer" />
       <div v-if="grid" class="layer grid" :style="gridStyle" />
       <svg class="layer" :viewBox="`0 0 ${canvas.width} ${canvas.height}`" preserveAspectRatio="none" aria-hidden="true">

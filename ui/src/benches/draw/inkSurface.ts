@@ -17,8 +17,9 @@ export function useInkSurface(surface: Ref<HTMLCanvasElement | null>) {
   const drawing = useDrawing()
   const base = shallowRef<ImageData>(blank({ width: 1, height: 1 }))
   let shown = base.value
-  /** Which page's ink is here. */
+  /** Which page's ink is here, and which of its pictures. */
   const here = ref('')
+  const picture = ref('')
   const live = shallowRef<LiveStroke | null>(null)
   let loading = 0
 
@@ -39,10 +40,12 @@ export function useInkSurface(surface: Ref<HTMLCanvasElement | null>) {
       return
     }
     const of = page.value
+    const name = told.value
     try {
       const pixels = await inkPixels(reel.id, frame.ink, reel.canvas)
       if (mine === loading && live.value === null && of === page.value) {
         take(pixels, of)
+        picture.value = name
       }
     } catch (failure) {
       sayProblem(failure)
@@ -97,7 +100,7 @@ export function useInkSurface(surface: Ref<HTMLCanvasElement | null>) {
     return { color: [red, green, blue].map((each) => each.toString(16).padStart(2, '0')).join(''), alpha }
   }
 
-  return { base, here, live, begin, add, end, giveUp, at, reload: load }
+  return { base, here, picture, live, begin, add, end, giveUp, at, reload: load }
 }
 
 export type InkSurface = ReturnType<typeof useInkSurface>

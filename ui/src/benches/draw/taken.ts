@@ -1,5 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
+import type { Ink } from '@/api/types'
+import { NO_INK } from '@/parts/ink'
 import { say } from '@/ground/messages'
 import { useDrawing } from './drawing'
 import type { Place, Touch } from './pageView'
@@ -25,7 +27,7 @@ export const useTaken = defineStore('taken', () => {
   const outline = shallowRef<number[]>([])
   const box = shallowRef<Box | null>(null)
   const frame = ref(0)
-  const copied = shallowRef<{ outline: number[]; box: Box; frame: number } | null>(null)
+  const copied = shallowRef<{ outline: number[]; box: Box; ink: Ink } | null>(null)
   let grip: Grip | null = null
   let start: Place = { x: 0, y: 0 }
   let before: Box | null = null
@@ -86,7 +88,7 @@ export const useTaken = defineStore('taken', () => {
   }
 
   async function shift(to: Box): Promise<void> {
-    const made = await drawing.make({ type: 'shift', outline: outline.value, to, frame: 0, keeps: false, hard: pens.pen.hard })
+    const made = await drawing.make({ type: 'shift', outline: outline.value, to, from: NO_INK, keeps: false, hard: pens.pen.hard })
     if (made) {
       takeBox(to)
     }
@@ -109,8 +111,9 @@ export const useTaken = defineStore('taken', () => {
   }
 
   function copy(): void {
-    if (isHere.value && box.value) {
-      copied.value = { outline: outline.value, box: box.value, frame: frame.value }
+    const ink = drawing.frame?.ink
+    if (isHere.value && box.value && ink && ink.picture !== '') {
+      copied.value = { outline: outline.value, box: box.value, ink }
       say('Copied. Ctrl+V pastes it at the same place, on any page of this reel.')
     }
   }
@@ -119,7 +122,7 @@ export const useTaken = defineStore('taken', () => {
     const held = copied.value
     if (held) {
       drawing.hand = 'take'
-      const made = await drawing.make({ type: 'shift', outline: held.outline, to: held.box, frame: held.frame, keeps: true, hard: pens.pen.hard })
+      const made = await drawing.make({ type: 'shift', outline: held.outline, to: held.box, from: held.ink, keeps: true, hard: pens.pen.hard })
       if (made) takeBox(held.box)
     }
   }

@@ -1,5 +1,6 @@
 import { ref } from 'vue'
 import type { FrameView, Pasted } from '@/api/types'
+import { NO_INK } from '@/parts/ink'
 
 /** Frames on the clipboard: as they are, for any reel, and by name, for the one they came from. */
 export interface Clip {
@@ -11,7 +12,6 @@ export interface Clip {
 
 const KIND = 'application/x-dobbin-frames'
 const REMEMBERED = 'dobbin.clip'
-const NO_INK = { picture: '', size: { width: 1, height: 1 }, x: 0, y: 0 }
 
 /** What was copied last, here or in another tab. */
 export const clip = ref<Clip | null>(read(localStorage.getItem(REMEMBERED)))

@@ -7,6 +7,7 @@ import dobbin.raster.Raster;
 import dobbin.raster.Region;
 import dobbin.raster.Resampler;
 import dobbin.raster.Size;
+import dobbin.reel.Ink;
 import dobbin.reel.OutOfRange;
 import dobbin.reel.Ranges;
 import java.util.List;
@@ -16,8 +17,8 @@ import java.util.List;
  *
  * @param outline its corners, x and y each, in pixels of the canvas; two corners are those of a box
  * @param to the place that the outline's box goes to
- * @param frame the frame the ink is taken from, which may be another one; 0 for the same
- * @param keeps whether the ink stays where it was as well; ink of another frame always does
+ * @param from the ink that was copied, of this frame or another; {@link Ink#NONE} for what is on the frame now
+ * @param keeps whether the ink stays where it was as well; ink that was copied always does
  * @param hard whether pixels stay whole when it is scaled
  */
 public record Shift(
@@ -25,7 +26,7 @@ public record Shift(
         List<Double> outline,
 
         Region to,
-        int frame,
+        Ink from,
         boolean keeps,
         boolean hard)
         implements Mark {
@@ -38,8 +39,8 @@ public record Shift(
             throw new OutOfRange("outline", "must be two numbers each");
         }
         outline.forEach(number -> Ranges.checkAmount("outline", number, -FARTHEST, FARTHEST));
-        if (to == null) {
-            throw new OutOfRange("to", "must be given");
+        if (to == null || from == null) {
+            throw new OutOfRange(to == null ? "to" : "from", "must be given");
         }
         Ranges.checkAmount("x", to.x(), -FARTHEST, FARTHEST);
         Ranges.checkAmount("y", to.y(), -FARTHEST, FARTHEST);
@@ -49,7 +50,7 @@ public record Shift(
 
     @Override
     public Raster on(Raster ink, Scene scene) {
-        Raster source = frame == 0 ? ink : scene.source().get();
+        Raster source = from.none() ? ink : scene.source().get();
         boolean[] inside = Outline.inside(outline, ink.size());
         int[] argb = ink.argb().clone();
         Bounds box = Outline.box(outline).within(Bounds.all(source.size()));
@@ -57,7 +58,7 @@ public record Shift(
             return ink;
         }
         Raster taken = taken(source, inside, box);
-        if (frame == 0 && !keeps) {
+        if (from.none() && !keeps) {
             for (int at = 0; at < argb.length; at++) {
                 argb[at] = inside[at] ? 0 : argb[at];
             }
@@ -81,7 +82,7 @@ public record Shift(
 
     @Override
     public String verb() {
-        return frame != 0 ? "Paste ink" : keeps ? "Copy ink" : "Move ink";
+        return !from.none() ? "Paste ink" : keeps ? "Copy ink" : "Move ink";
     }
 
     private static Raster taken(Raster source, boolean[] inside, Bounds box) {

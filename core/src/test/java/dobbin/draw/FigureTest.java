@@ -12,6 +12,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dobbin.raster.Raster;
 import dobbin.raster.Region;
+import dobbin.raster.Size;
+import dobbin.reel.Ink;
 import dobbin.reel.OutOfRange;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -90,20 +92,26 @@ class FigureTest {
     @Test
     void inkInABoxMovesAndScalesByWholePixels() {
         Raster box = drawn(empty(12, 12), figure(Figure.Kind.RECTANGLE, PIXELS, 0, "b23a24", 1.5, 1.5, 2.5, 2.5));
-        Shift shift = new Shift(List.of(1.0, 1.0, 3.0, 3.0), new Region(5, 6, 4, 4), 0, false, true);
+        Shift shift = new Shift(List.of(1.0, 1.0, 3.0, 3.0), new Region(5, 6, 4, 4), Ink.NONE, false, true);
         Raster moved = drawn(box, shift);
         assertThat(inked(moved)).isEqualTo(16);
         assertThat(moved.pixel(1, 1)).isZero();
         assertThat(moved.pixel(5, 6)).isEqualTo(0xFFB23A24);
         assertThat(moved.pixel(8, 9)).isEqualTo(0xFFB23A24);
-        Raster copied = drawn(box, new Shift(List.of(1.0, 1.0, 3.0, 3.0), new Region(5, 6, 2, 2), 0, true, true));
+        Raster copied =
+                drawn(box, new Shift(List.of(1.0, 1.0, 3.0, 3.0), new Region(5, 6, 2, 2), Ink.NONE, true, true));
         assertThat(inked(copied)).isEqualTo(8);
     }
 
     @Test
     void inkInAFreeOutlineIsTakenFromAnotherFrame() {
         Raster other = drawn(empty(10, 10), figure(Figure.Kind.RECTANGLE, PIXELS, 0, "b23a24", 0.5, 0.5, 9.5, 9.5));
-        Shift shift = new Shift(List.of(0.0, 0.0, 8.0, 0.0, 0.0, 8.0), new Region(0, 0, 8, 8), 3, true, true);
+        Shift shift = new Shift(
+                List.of(0.0, 0.0, 8.0, 0.0, 0.0, 8.0),
+                new Region(0, 0, 8, 8),
+                new Ink("0f".repeat(32), new Size(10, 10), 0, 0),
+                true,
+                true);
         Raster here = empty(10, 10);
         Raster pasted = shift.on(here, new Scene(() -> here, () -> here, () -> other, () -> other));
         assertThat(pasted.pixel(1, 1)).isEqualTo(0xFFB23A24);

@@ -164,7 +164,7 @@ class DrawingTest {
                         reel,
                         1,
                         "{\"type\":\"shift\",\"outline\":[5,5,21,21],\"to\":{\"x\":30,\"y\":10,\"width\":16,"
-                                + "\"height\":16},\"frame\":0,\"keeps\":false,\"hard\":true}")
+                                + "\"height\":16},\"from\":{\"picture\":\"\",\"size\":{\"width\":1,\"height\":1},\"x\":0,\"y\":0},\"keeps\":false,\"hard\":true}")
                 .json();
         assertThat(inkLayer(reel, 0).pixel(12, 12)).isZero();
         assertThat(inkLayer(reel, 0).pixel(37, 17)).isEqualTo(0xFFB23A24);

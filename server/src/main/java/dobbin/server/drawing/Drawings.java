@@ -96,19 +96,13 @@ class Drawings {
         Scene scene = new Scene(
                 () -> Renderer.underInk(reel, frame, pictures, canvas),
                 () -> Renderer.draw(reel, frame, pictures, canvas),
-                () -> source(reel, mark, ink),
+                () -> Renderer.ink(((Shift) mark).from(), reel, pictures, canvas),
                 () -> art(((Press) mark).art()));
         try {
             return kept(mark.on(ink, scene));
         } catch (OutOfRange e) {
             throw new EditRejected(e.field(), e.getMessage(), e);
         }
-    }
-
-    private Raster source(Reel reel, Mark mark, Raster ink) {
-        return mark instanceof Shift shift && shift.frame() != 0
-                ? Renderer.ink(frame(reel, shift.frame()).ink(), reel, pictures, reel.canvas())
-                : ink;
     }
 
     private Raster art(Art art) {
