@@ -106,6 +106,16 @@ const store = useReel()
   font-weight: 700;
 }
 
+@media (max-width: 1320px) {
+  .header {
+    grid-template-columns: minmax(0, 1fr) auto auto;
+  }
+
+  .bench-link {
+    padding-inline: 15px;
+  }
+}
+
 @media (max-width: 1180px) {
   .header {
     gap: 6px;
@@ -151,6 +161,10 @@ const store = useReel()
   .bench-link {
     padding-inline: 4px;
     font-size: 14px;
+  }
+
+  .change {
+    min-width: 32px;
   }
 
   .weight-place {

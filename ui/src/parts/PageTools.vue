@@ -14,7 +14,7 @@ const dark = computed(() => theme.global.current.value.dark)
     <v-btn :icon="dark ? mdiWhiteBalanceSunny : mdiWeatherNight" size="small"
       :aria-label="dark ? 'Light colors' : 'Dark colors'" :title="dark ? 'Light colors' : 'Dark colors'"
       @click="toggleTheme" />
-    <v-btn :icon="mdiKeyboardOutline" size="small" aria-label="Keys" title="Keys (?)" @click="keyListShown = true" />
+    <v-btn :icon="mdiKeyboardOutline" size="small" class="keys-list" aria-label="Keys" title="Keys (?)" @click="keyListShown = true" />
   </span>
 </template>
 
@@ -22,5 +22,12 @@ const dark = computed(() => theme.global.current.value.dark)
 .tools {
   display: inline-flex;
   color: var(--ink2);
+}
+
+/* Where there is no room, there is hardly a keyboard; its ? still works. */
+@media (max-width: 480px) {
+  .keys-list {
+    display: none;
+  }
 }
 </style>

@@ -77,6 +77,12 @@ async function fromPicture(): Promise<void> {
   }
 }
 
+function useAny(event: Event): void {
+  const color = (event.target as HTMLInputElement).value.slice(1)
+  drawing.use(color)
+  drawing.keepSwatch(color)
+}
+
 const countText = (count: number): string => (count === 99 ? 'all' : String(count))
 </script>
 
@@ -110,9 +116,7 @@ const countText = (count: number): string => (count === 99 ? 'all' : String(coun
       <div class="row swatches" role="group" aria-label="Colors">
         <button v-for="color in drawing.swatches" :key="color" type="button" class="swatch" :class="{ taken: pens.pen.color === color }" :style="{ background: `#${color}` }"
           :aria-label="`Color ${color}`" :aria-pressed="pens.pen.color === color" :title="`#${color}`" @click="drawing.use(color)" />
-        <label class="swatch any" :style="{ background: `#${pens.pen.color}` }" title="Any color"><v-icon :icon="mdiPlus" size="16" />
-          <input type="color" class="unseen" :value="`#${pens.pen.color}`" aria-label="Any color" @change="(event) => { const color = (event.target as HTMLInputElement).value.slice(1); drawing.use(color); drawing.keepSwatch(color) }" />
-        </label>
+        <input type="color" class="any" :value="`#${pens.pen.color}`" aria-label="Any color" title="Any color" @change="useAny" />
       </div>
     </div>
     <div class="part options" role="group" aria-label="Of what the pen does">

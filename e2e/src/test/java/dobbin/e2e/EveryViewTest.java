@@ -13,6 +13,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -43,6 +44,7 @@ class EveryViewTest {
         switch (view) {
             case "shelf" -> assertThat(page.getByRole(AriaRole.ARTICLE)).hasCount(1);
             case "sheet" -> new Sheet(page).card(2).click();
+            case "draw" -> assertThat(page.getByLabel("Ink of this page")).isVisible();
             case "move" -> openMove(page);
             case "slim" -> assertThat(page.locator(".dot").first()).isVisible();
             default -> assertThat(page.locator(".stage img")).isVisible();
@@ -71,7 +73,7 @@ class EveryViewTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"shelf", "sheet", "move", "slim", "share"})
+    @ValueSource(strings = {"shelf", "sheet", "draw", "move", "slim", "share"})
     void nothingIsWrongWithAnyView(String view) throws IOException {
         try (Page page = open(view)) {
             assertNothingWrong(page, true);
@@ -146,6 +148,33 @@ class EveryViewTest {
                 default ->
                     page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName(Pattern.compile(what + ".*")))
                             .click();
+            }
+            assertNothingWrong(page, false);
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"Ink", "More", "Fill", "Box", "Words", "Replace a color…", "Give it to the next pages…"})
+    void nothingIsWrongWithWhatOpensOnDraw(String what) throws IOException {
+        try (Page page = open("draw")) {
+            Sheet sheet = new Sheet(page);
+            switch (what) {
+                case "Ink", "More" -> sheet.button(what).click();
+                case "Words" -> {
+                    page.keyboard().press("w");
+                    page.locator(".sheet").click();
+                }
+                case "Replace a color…" -> {
+                    sheet.button("More").click();
+                    sheet.button(what).click();
+                }
+                case "Give it to the next pages…" -> {
+                    page.locator(".sheet").click();
+                    sheet.awaitUndo("Draw on frame 1");
+                    sheet.button("Ink").click();
+                    sheet.choose(what);
+                }
+                default -> page.keyboard().press(what.substring(0, 1).toLowerCase(Locale.ROOT));
             }
             assertNothingWrong(page, false);
         }

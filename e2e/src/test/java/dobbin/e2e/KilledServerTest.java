@@ -19,6 +19,10 @@ import tools.jackson.databind.json.JsonMapper;
 class KilledServerTest {
     private static final int EDITS_A_LIFE = 7;
 
+    private static final String STROKE = """
+            {"frame":1,"mark":{"type":"stroke","points":[%d,5,4,%d,30,6],"mirroring":"NONE",
+              "pen":{"color":"b23a24","opacity":100,"softness":20,"hard":false,"erases":false}}}""";
+
     private final HttpClient http = HttpClient.newHttpClient();
 
     @Test
@@ -33,6 +37,10 @@ class KilledServerTest {
                             "{\"base\":%d,\"edit\":{\"type\":\"setDelay\",\"frames\":[1],\"delayMillis\":%d}}"
                                     .formatted(reel.get("revision").asInt(), 100 * (life + 1) + 10 * edit));
                 }
+                reel = answer(
+                        app,
+                        "/api/reels/" + reel.get("id").asString() + "/marks",
+                        STROKE.formatted(5 + 10 * life, 30 + 10 * life));
                 app.kill();
                 app.startAgain();
                 JsonNode kept = answer(app, "/api/reels/" + reel.get("id").asString(), null);
