@@ -4,6 +4,11 @@ import dobbin.color.Oklab;
 import dobbin.dither.Dither;
 import dobbin.dither.Dithering;
 import dobbin.dither.Indexer;
+import dobbin.draw.Mirroring;
+import dobbin.draw.Pen;
+import dobbin.draw.Pour;
+import dobbin.draw.Scene;
+import dobbin.draw.Stroke;
 import dobbin.gif.GifFile;
 import dobbin.gif.GifFormatException;
 import dobbin.gif.GifReader;
@@ -20,6 +25,7 @@ import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.skerry.SkerryPoint;
 import dobbin.still.DecodeLimits;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -33,7 +39,10 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
-/** Each stage of encoding by itself: milliseconds for one frame of 480 x 320, one thread, 256 entries. */
+/**
+ * Each stage of encoding by itself: milliseconds for one frame of 480 x 320, one thread, 256 entries. And drawing by hand on
+ * large canvases.
+ */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
@@ -42,6 +51,7 @@ import org.openjdk.jmh.annotations.Warmup;
 @Measurement(iterations = 5, time = 1)
 public class StageBenchmarks {
     private static final Size SIZE = new Size(480, 320);
+    private static final Pen PEN = new Pen("1e2a32", 100, 0, false, false);
 
     private final ColorTally tally = new ColorTally();
     private Raster still;
@@ -50,6 +60,20 @@ public class StageBenchmarks {
     private Palette palette;
     private NearestColor nearest;
     private byte[] file;
+    private final Raster page = Raster.filled(new Size(1600, 1200), 0);
+    private final Stroke stroke = longStroke();
+    private final Raster lined = stroke.on(page, Scene.of(page));
+    private final Pour pour = new Pour(PEN, 3, 3, 10, 6, Pour.By.INK, false, 2);
+
+    private static Stroke longStroke() {
+        List<Double> points = new ArrayList<>();
+        for (int i = 0; i < 500; i++) {
+            points.add(800 + 700 * Math.sin(i / 31.0));
+            points.add(600 + 500 * Math.sin(i / 23.0));
+            points.add(40.0);
+        }
+        return new Stroke(PEN, points, Mirroring.NONE);
+    }
 
     @Setup
     public void draw() {
@@ -59,6 +83,18 @@ public class StageBenchmarks {
         palette = PaletteBuilder.build(cloud, PaletteTerms.seen(Palette.MAX_ENTRIES, true, true));
         nearest = new NearestColor(palette);
         file = encoded(20);
+    }
+
+    /** 500 places on a canvas of 1600 x 1200, 40 pixels wide. */
+    @Benchmark
+    public Raster drawAStroke() {
+        return stroke.on(page, Scene.of(page));
+    }
+
+    /** A canvas of 1600 x 1200 with a line across it, filled with gaps closed. */
+    @Benchmark
+    public Raster fillAPage() {
+        return pour.on(lined, Scene.of(lined));
     }
 
     @Benchmark

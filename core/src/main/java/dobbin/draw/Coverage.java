@@ -38,11 +38,20 @@ final class Coverage {
         int at = y * size.width() + x;
         if (value > (covered[at] & 0xFF)) {
             covered[at] = (byte) value;
-            left = Math.min(left, x);
-            top = Math.min(top, y);
-            right = Math.max(right, x + 1);
-            bottom = Math.max(bottom, y + 1);
+            changed(x, y, x + 1, y + 1);
         }
+    }
+
+    /** @return the values themselves, for hot loops, which say with {@link #changed} where they covered more */
+    byte[] values() {
+        return covered;
+    }
+
+    void changed(int fromX, int fromY, int toX, int toY) {
+        left = Math.min(left, fromX);
+        top = Math.min(top, fromY);
+        right = Math.max(right, toX);
+        bottom = Math.max(bottom, toY);
     }
 
     /** Covers a pixel wholly, if it lies in the picture. */
@@ -54,6 +63,6 @@ final class Coverage {
 
     /** @return a box around all that is covered; empty where nothing is */
     Bounds box() {
-        return left < right ? new Bounds(left, top, right, bottom) : new Bounds(0, 0, 0, 0);
+        return left < right && top < bottom ? new Bounds(left, top, right, bottom) : new Bounds(0, 0, 0, 0);
     }
 }

@@ -1,9 +1,7 @@
 package dobbin.draw;
 
 import dobbin.raster.Raster;
-import java.util.ArrayDeque;
 import java.util.Arrays;
-import java.util.Deque;
 
 /**
  * Finds the pixels around one that look like it, run by run along the rows (A. R. Smith, "Tint fill", 1979). To close gaps
@@ -97,11 +95,11 @@ final class Flood {
 
     private boolean[] connected(boolean[] open, int start) {
         boolean[] found = new boolean[open.length];
-        Deque<Integer> seeds = new ArrayDeque<>();
-        seeds.add(start);
+        Seeds seeds = new Seeds();
+        seeds.push(start);
         int reach = corners ? 1 : 0;
-        while (!seeds.isEmpty()) {
-            int seed = seeds.poll();
+        while (seeds.count > 0) {
+            int seed = seeds.pop();
             if (found[seed]) {
                 continue;
             }
@@ -128,14 +126,31 @@ final class Flood {
     }
 
     /** One seed for each run of open pixels. */
-    private static void seed(boolean[] open, boolean[] found, int from, int to, Deque<Integer> seeds) {
+    private static void seed(boolean[] open, boolean[] found, int from, int to, Seeds seeds) {
         boolean before = false;
         for (int at = from; at <= to; at++) {
             boolean wanted = open[at] && !found[at];
             if (wanted && !before) {
-                seeds.add(at);
+                seeds.push(at);
             }
             before = wanted;
+        }
+    }
+
+    /** Pixels to go on from. */
+    private static final class Seeds {
+        private int[] places = new int[256];
+        private int count;
+
+        void push(int place) {
+            if (count == places.length) {
+                places = Arrays.copyOf(places, 2 * count);
+            }
+            places[count++] = place;
+        }
+
+        int pop() {
+            return places[--count];
         }
     }
 
@@ -159,20 +174,24 @@ final class Flood {
         return keptAwayDown(across, away);
     }
 
+    /** Row by row, as memory lies, with the last barrier of each column. */
     private boolean[] keptAwayDown(boolean[] across, int away) {
         boolean[] open = new boolean[across.length];
-        for (int x = 0; x < width; x++) {
-            int lastBarrier = -away - 1;
-            for (int y = 0; y < height; y++) {
+        int[] lastBarrier = new int[width];
+        Arrays.fill(lastBarrier, -away - 1);
+        for (int y = 0; y < height; y++) {
+            for (int x = 0; x < width; x++) {
                 int at = y * width + x;
-                lastBarrier = across[at] ? lastBarrier : y;
-                open[at] = y - lastBarrier > away;
+                lastBarrier[x] = across[at] ? lastBarrier[x] : y;
+                open[at] = y - lastBarrier[x] > away;
             }
-            lastBarrier = height + away;
-            for (int y = height - 1; y >= 0; y--) {
+        }
+        Arrays.fill(lastBarrier, height + away);
+        for (int y = height - 1; y >= 0; y--) {
+            for (int x = 0; x < width; x++) {
                 int at = y * width + x;
-                lastBarrier = across[at] ? lastBarrier : y;
-                open[at] &= lastBarrier - y > away;
+                lastBarrier[x] = across[at] ? lastBarrier[x] : y;
+                open[at] &= lastBarrier[x] - y > away;
             }
         }
         return open;

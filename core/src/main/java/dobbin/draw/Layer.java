@@ -14,12 +14,14 @@ final class Layer {
         each(coverage, (at, covered) -> argb[at] = over(argb[at], rgb, (float) opacity * covered / FULL));
     }
 
-    /** Takes away as much as there was put on: what a stroke drew, the same stroke erases. */
     static void erase(int[] argb, Coverage coverage, double opacity) {
-        each(coverage, (at, covered) -> {
-            int left = Math.max(0, (argb[at] >>> 24) - Math.round(FULL * ((float) opacity * covered / FULL)));
-            argb[at] = left == 0 ? 0 : left << 24 | argb[at] & 0xFFFFFF;
-        });
+        each(coverage, (at, covered) -> argb[at] = less(argb[at], (float) opacity * covered / FULL));
+    }
+
+    /** @return the pixel with as much taken away as there would be put on: what a stroke drew, the same stroke erases */
+    static int less(int pixel, float share) {
+        int left = Math.max(0, (pixel >>> 24) - Math.round(FULL * share));
+        return left == 0 ? 0 : left << 24 | pixel & 0xFFFFFF;
     }
 
     /** @return the color over what is there, covering that share of the pixel */

@@ -3,6 +3,7 @@ package dobbin.draw;
 import dobbin.reel.Ranges;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
+import java.util.function.IntUnaryOperator;
 
 /**
  * What a mark is made with.
@@ -20,6 +21,7 @@ public record Pen(
         boolean hard,
         boolean erases) {
     private static final double PERCENT = 100;
+    private static final int OPAQUE = 0xFF000000;
 
     public Pen {
         Ranges.checkColor("color", color);
@@ -33,6 +35,16 @@ public record Pen(
         } else {
             Layer.paint(argb, coverage, Integer.parseInt(color, 16), opacity / PERCENT);
         }
+    }
+
+    /** @return what becomes of a pixel that the pen covers wholly */
+    IntUnaryOperator whole() {
+        int rgb = Integer.parseInt(color, 16);
+        float share = (float) (opacity / PERCENT);
+        if (erases) {
+            return pixel -> Layer.less(pixel, share);
+        }
+        return opacity == PERCENT ? pixel -> OPAQUE | rgb : pixel -> Layer.over(pixel, rgb, share);
     }
 
     double soft() {

@@ -1,11 +1,11 @@
 package dobbin.draw;
 
 import dobbin.raster.Raster;
-import dobbin.raster.Size;
 import dobbin.reel.OutOfRange;
 import dobbin.reel.Ranges;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
+import java.util.function.IntUnaryOperator;
 
 /**
  * Fills what looks alike around a pixel. It also goes under the soft edges of lines around it, so that no light fringe
@@ -60,7 +60,7 @@ public record Pour(
         };
         boolean[] found = Flood.from(looked, x, y, (int) Math.round(LEVELS_A_PERCENT * tolerance), gap, corners);
         int[] argb = ink.argb().clone();
-        put(argb, found, ink.width());
+        put(argb, found);
         if (!pen.hard() && !pen.erases()) {
             goUnder(argb, found, ink);
         }
@@ -72,14 +72,13 @@ public record Pour(
         return pen.erases() ? "Erase" : "Fill";
     }
 
-    private void put(int[] argb, boolean[] found, int width) {
-        Coverage coverage = new Coverage(new Size(width, found.length / width));
+    private void put(int[] argb, boolean[] found) {
+        IntUnaryOperator whole = pen.whole();
         for (int at = 0; at < found.length; at++) {
             if (found[at]) {
-                coverage.cover(at % width, at / width, 1);
+                argb[at] = whole.applyAsInt(argb[at]);
             }
         }
-        pen.put(argb, coverage);
     }
 
     /** What is under lines is seen only through their soft edges. */

@@ -8,7 +8,6 @@ import java.util.List;
  */
 final class Sweep {
     private static final double HALF_EDGE = 0.5;
-    /** Beyond this much of full, more makes no difference. */
     private static final int FULL = Coverage.FULL;
 
     private final Coverage coverage;
@@ -43,30 +42,34 @@ final class Sweep {
         double full = even ? inner(from.width() / 2) : -1;
         double fullWithin = full < 0 ? -1 : square(full);
         double squaredReach = reach * reach;
+        double width = from.width();
+        double wider = to.width() - from.width();
+        byte[] covered = coverage.values();
+        int canvasWidth = coverage.size().width();
         for (int y = top; y < bottom; y++) {
             double awayY = y + 0.5 - from.y();
             for (int x = left; x < right; x++) {
-                if (coverage.at(x, y) == FULL) {
+                int at = y * canvasWidth + x;
+                int before = covered[at] & 0xFF;
+                if (before == FULL) {
                     continue;
                 }
                 double awayX = x + 0.5 - from.x();
                 double along = awayX * dx + awayY * dy;
-                double share = squaredLength == 0 ? 0 : Math.max(0, Math.min(1, along / squaredLength));
-                double squared = square(awayX - share * dx) + square(awayY - share * dy);
-                if (squared >= squaredReach) {
-                    continue;
-                }
-                if (squared <= fullWithin) {
-                    coverage.cover(x, y, 1);
-                    continue;
-                }
-                double radius = even ? from.width() / 2 : (from.width() + share * (to.width() - from.width())) / 2;
-                double covered = covered(radius, Math.sqrt(squared));
-                if (covered > 0) {
-                    coverage.cover(x, y, covered);
+                double share = along <= 0 ? 0 : along >= squaredLength ? 1 : along / squaredLength;
+                double offX = awayX - share * dx;
+                double offY = awayY - share * dy;
+                double squared = offX * offX + offY * offY;
+                if (squared < squaredReach) {
+                    double part = squared <= fullWithin ? 1 : covered((width + share * wider) / 2, Math.sqrt(squared));
+                    int value = (int) (FULL * part + 0.5);
+                    if (value > before) {
+                        covered[at] = (byte) value;
+                    }
                 }
             }
         }
+        coverage.changed(left, top, right, bottom);
     }
 
     /** @return up to which distance a pixel is wholly covered */
@@ -77,7 +80,11 @@ final class Sweep {
     private double covered(double radius, double distance) {
         double outer = radius + HALF_EDGE;
         double full = radius * (1 - softness) - HALF_EDGE;
-        double edge = Math.max(0, Math.min(1, (outer - distance) / (outer - full)));
+        double edge = (outer - distance) / (outer - full);
+        if (edge <= 0) {
+            return 0;
+        }
+        edge = Math.min(edge, 1);
         double smooth = edge * edge * (3 - 2 * edge);
         return Math.min(edge + softness * (smooth - edge), 2 * radius);
     }

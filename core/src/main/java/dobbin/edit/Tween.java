@@ -29,6 +29,9 @@ import java.util.List;
  */
 public record Tween(int frame, @Min(1) @Max(500) int count, int delayMillis, Easing leaves, boolean crossFade)
         implements Edit {
+    /** Of frames that are no copies of any; {@link Gap#insert} gives them ids of their own. */
+    private static final int NEW = 0;
+
     @Override
     public Reel applyTo(Reel reel) {
         Ranges.check(Tween.class, "count", count);
@@ -86,9 +89,9 @@ public record Tween(int frame, @Min(1) @Max(500) int count, int delayMillis, Eas
         FrameContent before = fading(from);
         FrameContent after = fading(to);
         if (!crossFade || before.equals(after)) {
-            return Frame.of(from.id(), from.delayMillis(), from.content()).withInk(from.ink());
+            return Frame.of(NEW, from.delayMillis(), from.content()).withInk(from.ink());
         }
-        return Frame.of(from.id(), from.delayMillis(), CrossFade.between(before, after, share))
+        return Frame.of(NEW, from.delayMillis(), CrossFade.between(before, after, share))
                 .withInk(isInkAlone(from) ? Ink.NONE : from.ink());
     }
 

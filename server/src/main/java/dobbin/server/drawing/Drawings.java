@@ -38,7 +38,7 @@ import org.springframework.stereotype.Service;
 
 /** Makes marks on frames: each is one step, and its ink a picture like any other. */
 @Service
-class Drawings {
+public class Drawings {
     /** Pictures are worked with up to this; ink must stay exact. */
     private static final int LONGEST_SIDE = 1600;
 
@@ -57,7 +57,7 @@ class Drawings {
     }
 
     /** Marks of one reel are made one after the other, each on what the one before has left. */
-    OpenReel mark(String id, int frame, Mark mark) {
+    public OpenReel mark(String id, int frame, Mark mark) {
         ReentrantLock hand = hands.computeIfAbsent(id, any -> new ReentrantLock(true));
         hand.lock();
         try {
