@@ -90,7 +90,7 @@ public final class FlipBook {
     }
 
     private static Mark fill(Pen pen, double[] at) {
-        return new Pour(pen, (int) at[0], (int) at[1], 10, 6, Pour.By.INK, false, 3);
+        return new Pour(pen, (int) at[0], (int) at[1], 10, 2, Pour.By.INK, false, 3);
     }
 
     private static void add(List<Double> points, double x, double y, double width) {

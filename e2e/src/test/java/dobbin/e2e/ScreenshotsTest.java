@@ -31,6 +31,7 @@ class ScreenshotsTest {
             sheet(page);
             slim(page);
             share(page);
+            draw(page, app);
             move(page, app);
             sheets(page, app);
             dialogs(page);
@@ -40,7 +41,7 @@ class ScreenshotsTest {
     }
 
     private static void shelf(Page page) {
-        assertThat(page.getByRole(AriaRole.ARTICLE)).hasCount(6);
+        assertThat(page.getByRole(AriaRole.ARTICLE)).hasCount(7);
         page.waitForTimeout(9_000);
         take(page, "shelf-light");
         page.getByLabel("Dark colors").click();
@@ -71,6 +72,39 @@ class ScreenshotsTest {
         take(page, "keys-dark");
         page.keyboard().press("Escape");
         page.getByLabel("Light colors").click();
+    }
+
+    private static void draw(Page page, App app) {
+        open(page, app, "Rough crossing, by hand");
+        page.keyboard().press(".");
+        page.keyboard().press(".");
+        page.getByRole(AriaRole.RADIOGROUP, new Page.GetByRoleOptions().setName("Pages after"))
+                .getByText("1")
+                .click();
+        page.mouse().move(700, 790);
+        page.waitForTimeout(1_500);
+        take(page, "draw-light");
+        open(page, app, "Little red sail");
+        page.keyboard().press("5");
+        page.getByLabel("Oat page").click();
+        page.getByLabel("Dark colors").click();
+        page.mouse().move(700, 790);
+        page.waitForTimeout(1_500);
+        take(page, "draw-dark");
+        page.getByLabel("White page").click();
+        page.getByLabel("Light colors").click();
+    }
+
+    private static void open(Page page, App app, String reel) {
+        page.navigate(app.address());
+        page.getByText(reel).first().click();
+        page.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName("Draw").setExact(true))
+                .click();
+        assertThat(page.getByLabel("Ink of this page")).isVisible();
+        awaitWeight(page);
+        page.waitForTimeout(2_000);
     }
 
     private static void slim(Page page) {
