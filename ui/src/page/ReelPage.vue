@@ -6,6 +6,7 @@ import type { Bench } from '@/ground/bench'
 import HistoryDialog from './HistoryDialog.vue'
 import ReelHeader from './ReelHeader.vue'
 import RhythmBar from './RhythmBar.vue'
+import { hasFewPixels } from '@/parts/fewPixels'
 import { useReel } from '@/reel/store'
 import { useReelKeys } from './reelKeys'
 import { useSelection } from '@/reel/selection'
@@ -72,7 +73,7 @@ useReelKeys()
     <reel-header :benches="benches" />
     <template v-if="store.reel">
       <rhythm-bar />
-      <main class="bench">
+      <main class="bench" :class="{ 'few-pixels': hasFewPixels(store.reel.canvas) }">
         <router-view />
       </main>
       <history-dialog />

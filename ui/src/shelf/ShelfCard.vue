@@ -8,6 +8,7 @@ import type { Wanted } from '@/api/pictureQueue'
 import { frameUrl, previewUrl } from '@/api/urls'
 import { durationText, framesText } from '@/parts/format'
 import QueuedPicture from '@/parts/QueuedPicture.vue'
+import { hasFewPixels } from '@/parts/fewPixels'
 
 /** A reel on the shelf: it plays once through when the shelf is opened, then while it is pointed at or has the focus. */
 const COVER_WIDTH = 256
@@ -67,7 +68,7 @@ onBeforeUnmount(() => {
       @focus="play" @blur="rest">
       <span class="picture">
         <queued-picture v-if="card.cover && card.preview && seen" :src="playing && ready ? previewUrl(card.id, card.preview) : frameUrl(card.id, card.cover, COVER_WIDTH)"
-          class="checker" :class="wide ? 'wide' : 'tall'" />
+          class="checker" :class="[wide ? 'wide' : 'tall', { 'few-pixels': hasFewPixels(card.canvas) }]" />
         <span v-else-if="!card.cover" class="quiet">no frames yet</span>
       </span>
       <span class="name">{{ card.name }}</span>

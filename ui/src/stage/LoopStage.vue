@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { computed, ref, watchPostEffect } from 'vue'
+import { hasFewPixels } from '@/parts/fewPixels'
 import { useFrameImages } from '@/reel/frameImages'
 import { usePlayhead } from '@/reel/playhead'
 import { useReel } from '@/reel/store'
@@ -26,10 +27,13 @@ const canvas = computed(() => store.reel?.canvas ?? { width: 3, height: 2 })
 const looks = computed(() => [...new Set(store.frames.map((frame) => frame.drawn))])
 const from = computed(() => Math.max(0, looks.value.indexOf(playhead.frame?.drawn ?? '')))
 
-/** How large it is seen, in CSS pixels. */
+const few = computed(() => hasFewPixels(canvas.value))
+
+/** How large it is seen, in CSS pixels; few pixels by whole factors. */
 const seen = computed(() => {
   const { width, height } = canvas.value
-  const fitting = Math.min(stageWidth.value / width, stageHeight.value / height)
+  const exactly = Math.min(stageWidth.value / width, stageHeight.value / height)
+  const fitting = few.value && exactly > 1 ? Math.floor(exactly) : exactly
   const scale = props.look.zoom === 'fit' ? fitting : props.look.zoom / devicePixelRatio
   return { width: Math.round(width * scale), height: Math.round(height * scale) }
 })
@@ -77,7 +81,7 @@ watchPostEffect(() => {
   <div ref="stage" class="stage" :class="{ checker: look.ground === '' }"
     :style="look.ground === '' ? {} : { background: look.ground === 'paper' ? 'var(--paper)' : `#${look.ground}` }">
     <canvas ref="surface" :width="width" :height="height" role="img"
-      :class="{ hard: hard || look.zoom !== 'fit' && look.zoom > 1 || wantedWidth < 160 }"
+      :class="{ hard: hard || few || look.zoom !== 'fit' && look.zoom > 1 || wantedWidth < 160 }"
       :style="{ width: `${seen.width}px`, height: `${seen.height}px` }"
       :aria-label="store.frames.length ? `Frame ${playhead.index + 1} of ${store.frames.length}` : 'No frames'" />
   </div>

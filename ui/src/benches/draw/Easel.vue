@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { useElementSize, useEventListener } from '@vueuse/core'
-import { computed, nextTick, ref, watch, watchEffect } from 'vue'
+import { computed, ref, watch, watchEffect } from 'vue'
 import { frameUrl, layerUrl } from '@/api/urls'
 import { wantPicture } from '@/api/pictureQueue'
 import { isElsewhere, useKeys } from '@/ground/keys'
 import { say } from '@/ground/messages'
 import QueuedPicture from '@/parts/QueuedPicture.vue'
-import { hasFewPixels } from '@/reel/fewPixels'
+import { hasFewPixels } from '@/parts/fewPixels'
 import { usePlayhead } from '@/reel/playhead'
 import { useReel } from '@/reel/store'
 import LoopStage from '@/stage/LoopStage.vue'
@@ -14,6 +14,7 @@ import { usePage } from '@/stage/pages'
 import { useDrawing } from './drawing'
 import { useHand } from './hand'
 import { useInkSurface } from './inkSurface'
+import { inkName } from './layers'
 import { usePageView } from './pageView'
 import type { Place, Touch } from './pageView'
 import { usePens } from './pens'
@@ -72,11 +73,13 @@ const stageLook = computed(() => ({ zoom: 'fit' as const, ground: page.value.sli
 
 const shines = computed(() => {
   const { before, after, strength, round, shines: on, lit } = drawing.settings
-  return on && store.reel ? { pages: shining(store.frames, playhead.index, before, after, strength / 100, round), lit } : { pages: [], lit: false }
+  return on && store.reel && !playhead.playing ? { pages: shining(store.frames, playhead.index, before, after, strength / 100, round), lit } : { pages: [], lit: false }
 })
+/** What is seen of other pages: a mark on this one does not change it. */
+const shineKey = computed(() => shines.value.pages.map(({ frame, color, strength }) => `${inkName(frame.ink)} ${color} ${strength}`).join() + shines.value.lit)
 let shineTurn = 0
 watch(
-  [shines, shineCanvas, canvas],
+  [shineKey, shineCanvas, canvas],
   () => {
     const mine = ++shineTurn
     const pen = shineCanvas.value?.getContext('2d')
@@ -103,6 +106,11 @@ function touchOf(event: PointerEvent): Touch {
 }
 
 function onDown(event: PointerEvent): void {
+  if (playhead.playing) {
+    // The press stops the loop; what runs cannot be drawn on.
+    playhead.playing = false
+    return
+  }
   pointers.set(event.pointerId, event)
   if (event.pointerType === 'touch' && pointers.size === 2) {
     hand.giveUp()
@@ -185,6 +193,8 @@ function onKey(event: KeyboardEvent): void {
     const from = cursor.value ?? { x: Math.floor(canvas.value.width / 2) + 0.5, y: Math.floor(canvas.value.height / 2) + 0.5 }
     cursor.value = { x: from.x + (step[0] as number), y: from.y + (step[1] as number) }
     hand.move([byKeys()])
+  } else if (event.key === 'Enter' && playhead.playing) {
+    playhead.playing = false
   } else if (event.key === 'Enter') {
     cursor.value ??= { x: Math.floor(canvas.value.width / 2) + 0.5, y: Math.floor(canvas.value.height / 2) + 0.5 }
     press()
@@ -254,16 +264,6 @@ useEventListener(window, 'keyup', (event: KeyboardEvent) => {
     }
   }
 })
-watch(
-  () => playhead.playing,
-  async (playing) => {
-    if (!playing) {
-      await nextTick()
-      void ink.reload()
-    }
-  },
-)
-
 const outlined = computed(() => (taken.isHere || (drawing.hand === 'take' && hand.isDown.value) ? taken.outline : []))
 const free = computed(() => outlined.value.length > 4 && hand.isDown.value)
 const pulledBox = computed(() => {

@@ -2,7 +2,6 @@ import { computed, ref, shallowRef } from 'vue'
 import type { Ref } from 'vue'
 import type { Mark } from '@/api/types'
 import { say } from '@/ground/messages'
-import { usePlayhead } from '@/reel/playhead'
 import { useReel } from '@/reel/store'
 import { useDrawing } from './drawing'
 import type { InkSurface } from './inkSurface'
@@ -21,7 +20,6 @@ export function useHand(ink: InkSurface, seenColor: (at: Place) => Promise<strin
   const store = useReel()
   const drawing = useDrawing()
   const pens = usePens()
-  const playhead = usePlayhead()
   const taken = useTaken()
   const from = shallowRef<Place | null>(null)
   /** The box of a figure that is pulled. */
@@ -44,7 +42,6 @@ export function useHand(ink: InkSurface, seenColor: (at: Place) => Promise<strin
   const point = (touch: Touch): Point => ({ ...placed(touch), width: width(touch) })
 
   function down(touch: Touch): void {
-    playhead.playing = false
     if (!drawing.frame) {
       return
     }

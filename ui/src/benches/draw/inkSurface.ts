@@ -2,6 +2,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import type { Ref } from 'vue'
 import type { Mirroring, Pen } from '@/api/types'
 import { sayProblem } from '@/ground/messages'
+import { usePlayhead } from '@/reel/playhead'
 import { useReel } from '@/reel/store'
 import { useDrawing } from './drawing'
 import { blank, copyOf, inkName, inkPixels } from './layers'
@@ -15,6 +16,7 @@ import type { Point } from './sweep'
 export function useInkSurface(surface: Ref<HTMLCanvasElement | null>) {
   const store = useReel()
   const drawing = useDrawing()
+  const playhead = usePlayhead()
   const base = shallowRef<ImageData>(blank({ width: 1, height: 1 }))
   let shown = base.value
   /** Which page's ink is here, and which of its pictures. */
@@ -30,13 +32,13 @@ export function useInkSurface(surface: Ref<HTMLCanvasElement | null>) {
   const waits = computed(() => drawing.waiting.some((each) => each.frame === drawing.frame?.id))
   const told = computed(() => (drawing.frame ? inkName(drawing.frame.ink) : ''))
 
-  watch([page, told, waits, () => drawing.failed.length, () => drawing.canvas.width, () => drawing.canvas.height, surface], () => void load(), { immediate: true })
+  watch([page, told, waits, () => playhead.playing, () => drawing.failed.length, () => drawing.canvas.width, () => drawing.canvas.height, surface], () => void load(), { immediate: true })
 
   async function load(): Promise<void> {
     const frame = drawing.frame
     const reel = store.reel
     const mine = ++loading
-    if (!frame || !reel || (waits.value && here.value === page.value)) {
+    if (!frame || !reel || playhead.playing || (waits.value && here.value === page.value)) {
       return
     }
     const of = page.value
@@ -93,14 +95,7 @@ export function useInkSurface(surface: Ref<HTMLCanvasElement | null>) {
     void load()
   }
 
-  /** @return six hexadecimal digits and the opacity of the ink at a pixel */
-  function at(x: number, y: number): { color: string; alpha: number } {
-    const place = 4 * (Math.floor(y) * base.value.width + Math.floor(x))
-    const [red = 0, green = 0, blue = 0, alpha = 0] = base.value.data.subarray(place, place + 4)
-    return { color: [red, green, blue].map((each) => each.toString(16).padStart(2, '0')).join(''), alpha }
-  }
-
-  return { base, here, picture, live, begin, add, end, giveUp, at, reload: load }
+  return { base, here, picture, live, begin, add, end, giveUp }
 }
 
 export type InkSurface = ReturnType<typeof useInkSurface>

@@ -1,7 +1,8 @@
 import { layerUrl } from '@/api/urls'
 import type { Ink, Size } from '@/api/types'
 
-const MOST_KEPT = 12
+/** So much ink is kept ready: 156 pages of 480 x 320. */
+const MOST_PIXELS = 24_000_000
 const kept = new Map<string, Promise<ImageData>>()
 
 export const blank = ({ width, height }: Size): ImageData => new ImageData(width, height)
@@ -19,7 +20,8 @@ export function inkPixels(reel: string, ink: Ink, canvas: Size): Promise<ImageDa
   kept.delete(key)
   kept.set(key, loading)
   loading.catch(() => kept.delete(key))
-  for (const oldest of [...kept.keys()].slice(0, Math.max(0, kept.size - MOST_KEPT))) {
+  const most = Math.max(4, Math.floor(MOST_PIXELS / (canvas.width * canvas.height)))
+  for (const oldest of [...kept.keys()].slice(0, Math.max(0, kept.size - most))) {
     kept.delete(oldest)
   }
   return loading

@@ -10,6 +10,8 @@ export class LiveStroke {
   /** The last piece changes with the point that comes next. */
   private readonly tail: Coverage
   private tailBox: Box = NO_BOX
+  /** Around all that is settled. */
+  private covered: Box = NO_BOX
   private settled = 0
 
   constructor(
@@ -30,10 +32,10 @@ export class LiveStroke {
     }
     this.points.push(...points)
     if (restarts || this.pen.hard) {
-      const all = { left: 0, top: 0, right: this.base.width, bottom: this.base.height }
-      this.coverage.clear(all)
+      box = around(box, this.covered)
+      this.coverage.clear(this.covered)
+      this.covered = NO_BOX
       this.settled = 0
-      box = all
     }
     box = around(box, this.pen.hard ? this.hard() : this.soft())
     const part = this.coverage.inside(box)
@@ -46,8 +48,11 @@ export class LiveStroke {
   private hard(): Box {
     for (const path of this.mirrored(this.points)) {
       hardLine(path, this.coverage)
+      for (const { x, y, width } of path) {
+        this.covered = around(this.covered, { left: x - width - 1, top: y - width - 1, right: x + width + 1, bottom: y + width + 1 })
+      }
     }
-    return { left: 0, top: 0, right: this.base.width, bottom: this.base.height }
+    return this.covered
   }
 
   private soft(): Box {
@@ -61,6 +66,7 @@ export class LiveStroke {
     for (; this.settled < last - 1; this.settled++) {
       box = around(box, this.swept([this.points[this.settled]!, ...curve(this.points, this.settled)], this.coverage))
     }
+    this.covered = around(this.covered, box)
     this.tailBox = this.swept([this.points[last - 1]!, ...curve(this.points, last - 1)], this.tail)
     return around(box, this.tailBox)
   }

@@ -41,10 +41,12 @@ class KilledServerTest {
                         app,
                         "/api/reels/" + reel.get("id").asString() + "/marks",
                         STROKE.formatted(5 + 10 * life, 30 + 10 * life));
+                byte[] ink = ink(app, reel);
                 app.kill();
                 app.startAgain();
                 JsonNode kept = answer(app, "/api/reels/" + reel.get("id").asString(), null);
                 assertThat(kept).isEqualTo(reel);
+                assertThat(ink(app, kept)).isEqualTo(ink);
             }
             for (JsonNode frame : reel.get("frames")) {
                 String drawn = frame.get("drawn").asString();
@@ -54,6 +56,15 @@ class KilledServerTest {
                         .isEqualTo(200);
             }
         }
+    }
+
+    private byte[] ink(App app, JsonNode reel) throws Exception {
+        JsonNode ink = reel.get("frames").get(0).get("ink");
+        String layer = ink.get("picture").asString() + "." + ink.get("x") + "." + ink.get("y");
+        String picture = app.address() + "/api/reels/" + reel.get("id").asString() + "/layers/" + layer + ".png";
+        HttpResponse<byte[]> answered = send(HttpRequest.newBuilder(URI.create(picture)));
+        assertThat(answered.statusCode()).isEqualTo(200);
+        return answered.body();
     }
 
     /** A new process knows the file again from the data alone. */

@@ -10,10 +10,14 @@ import dobbin.draw.Stroke;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.server.RunningServer.Answer;
+import dobbin.server.pictures.PictureLibrary;
+import dobbin.server.reels.Shelf;
+import dobbin.server.work.Budget;
 import dobbin.skerry.SkerryPoint;
 import dobbin.still.DecodeLimits;
 import dobbin.still.PngWriter;
 import dobbin.still.StillReader;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
@@ -219,5 +223,57 @@ class DrawingTest {
                 assertThat(after.pixel(x, y)).isEqualTo(before.pixel(x + 10, y + 10));
             }
         }
+    }
+
+    private static String point(int i) {
+        return "%d,%d,5".formatted(3 + 7 * i % 54, 3 + 11 * i % 34);
+    }
+
+    /** Also what is told from earlier ink, many strokes back, and after that has gone from its own reel. */
+    @Test
+    void inkIsStoredByWhatDiffersAndReadWhole() throws Exception {
+        JsonNode reel = empty(60, 40);
+        List<Raster> expected = new ArrayList<>(List.of(Raster.filled(CANVAS, 0)));
+        for (int i = 0; i < 40; i++) {
+            JsonNode answered = mark(reel, 1, stroke(PEN, point(i))).json();
+            assertThat(answered.get("undo").asString()).isEqualTo("Draw on frame 1");
+            Raster before = expected.get(i);
+            List<Double> place = List.of(3 + 7.0 * i % 54, 3 + 11.0 * i % 34, 5.0);
+            expected.add(new Stroke(RED, place, Mirroring.NONE).on(before, Scene.of(before)));
+            reel = answered;
+        }
+        forgetRasters();
+        for (int step : new int[] {40, 17, 16, 3, 33}) {
+            reel = server.post(
+                            path(reel) + "/step",
+                            "{\"base\":%d,\"step\":%d}"
+                                    .formatted(reel.get("revision").asInt(), step))
+                    .json();
+            assertThat(inkLayer(reel, 0)).as("after %d strokes", step).isEqualTo(expected.get(step));
+        }
+        reel = server.post(
+                        path(reel) + "/step",
+                        "{\"base\":%d,\"step\":40}"
+                                .formatted(reel.get("revision").asInt()))
+                .json();
+        JsonNode frame = reel.get("frames").get(0);
+        JsonNode other = server.edit(
+                        empty(60, 40),
+                        "{\"type\":\"pasteFrames\",\"after\":1,\"frames\":[{\"content\":" + frame.get("content")
+                                + ",\"ink\":" + frame.get("ink") + ",\"delayMillis\":100}]}")
+                .json();
+        server.delete(path(reel));
+        server.delete("/api/removed/" + reel.get("id").asString());
+        int swept = server.bean(PictureLibrary.class)
+                .sweep(Instant.now().plusSeconds(60), server.bean(Shelf.class).picturesNamed());
+        assertThat(swept).as("what nothing is told from any more").isPositive();
+        forgetRasters();
+        assertThat(inkLayer(other, 1)).isEqualTo(expected.get(40));
+    }
+
+    /** As a new process would have to read them. */
+    private static void forgetRasters() {
+        Budget budget = server.bean(Budget.class);
+        budget.during(budget.mostBytes(), () -> {}, () -> "");
     }
 }

@@ -99,7 +99,7 @@ public class Drawings {
                 () -> Renderer.ink(((Shift) mark).from(), reel, pictures, canvas),
                 () -> art(((Press) mark).art()));
         try {
-            return kept(mark.on(ink, scene));
+            return kept(mark.on(ink, scene), frame.ink());
         } catch (OutOfRange e) {
             throw new EditRejected(e.field(), e.getMessage(), e);
         }
@@ -112,14 +112,16 @@ public class Drawings {
         return Renderer.art(alone, cutout, frame, pictures, 1);
     }
 
-    private Ink kept(Raster layer) {
+    /** @param before the ink that it was drawn on */
+    private Ink kept(Raster layer, Ink before) {
         Optional<Bounds> part = DrawnPart.of(layer);
         if (part.isEmpty()) {
             return Ink.NONE;
         }
-        PictureRef picture = pictures.keep(layer.cut(part.get()));
-        return new Ink(
-                picture.picture(), picture.size(), part.get().left(), part.get().top());
+        int x = part.get().left();
+        int y = part.get().top();
+        PictureRef picture = pictures.keep(layer.cut(part.get()), before.picture(), before.x() - x, before.y() - y);
+        return new Ink(picture.picture(), picture.size(), x, y);
     }
 
     private static Frame frame(Reel reel, int id) {

@@ -24,6 +24,7 @@ import dobbin.still.UnreadablePicture;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -129,15 +130,42 @@ public class PictureLibrary implements Pictures {
 
     /** Keeps a picture that was drawn here. */
     public PictureRef keep(Raster drawn) {
-        PictureInfo kept = keepFrame(new Gathered(drawn, drawn.size(), 0));
+        return kept(drawn, keepFrame(new Gathered(drawn, drawn.size(), 0)));
+    }
+
+    /**
+     * Keeps a picture that is nearly an earlier one, by what differs.
+     *
+     * @param earlier the name of the earlier one; empty for none
+     * @param x and {@code y} where the corner of the earlier one lies in this one
+     */
+    public PictureRef keep(Raster drawn, String earlier, int x, int y) {
+        int depth = earlier.isEmpty()
+                ? StoredPatch.DEEPEST
+                : StoredPatch.depthOf(store.whole(earlier).orElseThrow());
+        if (depth == StoredPatch.DEEPEST) {
+            return keep(drawn);
+        }
+        PictureInfo info = new PictureInfo(ContentName.of(PngWriter.bytes(drawn)), drawn.width(), drawn.height());
+        if (!info.id().equals(earlier) && store.infos(List.of(info.id())).isEmpty()) {
+            byte[] patch = StoredPatch.pack(drawn, depth + 1, earlier, raster(earlier, Level.FULL), x, y);
+            PictureStore.Row row =
+                    new PictureStore.Row(info, FileKind.PNG.mediaType(), patch, null, null, null, earlier);
+            data.needRoom(row.size());
+            store.insert(row);
+        }
+        return kept(drawn, info);
+    }
+
+    private PictureRef kept(Raster drawn, PictureInfo info) {
         data.force();
         // It is about to be drawn again.
         for (Level level : Level.values()) {
             if (!level.hasCopyOf(drawn.size())) {
-                rasters.get(level + " " + kept.id(), () -> drawn);
+                rasters.get(level + " " + info.id(), () -> drawn);
             }
         }
-        return new PictureRef(kept.id(), drawn.size());
+        return new PictureRef(info.id(), drawn.size());
     }
 
     public Map<String, PictureInfo> infos(Collection<String> ids) {
@@ -156,11 +184,21 @@ public class PictureLibrary implements Pictures {
      */
     public int sweep(Instant when, Set<String> named) {
         List<String> unnamed = new ArrayList<>(store.before(when));
-        unnamed.removeIf(named::contains);
+        Set<String> needed = withBases(named);
+        unnamed.removeIf(needed::contains);
         for (int from = 0; from < unnamed.size(); from += DELETED_AT_ONCE) {
             store.delete(unnamed.subList(from, Math.min(unnamed.size(), from + DELETED_AT_ONCE)));
         }
         return unnamed.size();
+    }
+
+    /** What a picture is stored as a patch of is needed as long as it is. */
+    private Set<String> withBases(Set<String> named) {
+        Set<String> needed = new HashSet<>(named);
+        for (Set<String> more = store.bases(named); !more.isEmpty(); more = store.bases(more)) {
+            more.removeIf(id -> !needed.add(id));
+        }
+        return needed;
     }
 
     /** The file itself is kept, and what was made smaller of it beside it. */
@@ -192,7 +230,8 @@ public class PictureLibrary implements Pictures {
         if (store.infos(List.of(info.id())).isEmpty()) {
             byte[] medium = copy(still.raster(), Level.MEDIUM);
             byte[] small = copy(still.raster(), Level.SMALL);
-            PictureStore.Row row = new PictureStore.Row(info, kind.mediaType(), bytes, working.get(), medium, small);
+            PictureStore.Row row =
+                    new PictureStore.Row(info, kind.mediaType(), bytes, working.get(), medium, small, null);
             data.needRoom(row.size());
             store.insert(row);
         }
@@ -206,6 +245,9 @@ public class PictureLibrary implements Pictures {
     private Raster decoded(String id, Level level) {
         PictureStore.Copy copy =
                 store.copy(id, level).orElseThrow(() -> new NotFound("There is no picture " + id + "."));
+        if (copy.whole() && StoredPatch.isPatch(copy.bytes())) {
+            return level.of(patched(id, copy.bytes()));
+        }
         if (copy.whole() ? ContentName.of(copy.bytes()).equals(id) : !copy.isDamaged()) {
             try {
                 return StoredCopy.isPacked(copy.bytes())
@@ -216,6 +258,15 @@ public class PictureLibrary implements Pictures {
             }
         }
         return madeAnew(id, level);
+    }
+
+    private Raster patched(String id, byte[] bytes) {
+        try {
+            StoredPatch patch = StoredPatch.unpack(bytes);
+            return patch.on(raster(patch.base(), Level.FULL));
+        } catch (UnreadablePicture e) {
+            throw new DamagedPicture(id, e);
+        }
     }
 
     /** A copy that is damaged is made again of the picture itself, where that still is what its name says. */

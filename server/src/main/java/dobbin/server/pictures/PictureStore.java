@@ -7,9 +7,11 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.zip.CRC32C;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -23,9 +25,9 @@ class PictureStore {
     private static final Logger LOG = LoggerFactory.getLogger(PictureStore.class);
     private static final String INSERT = """
             INSERT INTO picture (id, media_type, width, height, bytes, working, medium, small,
-                working_sum, medium_sum, small_sum)
+                working_sum, medium_sum, small_sum, base)
             VALUES (:id, :mediaType, :width, :height, :bytes, :working, :medium, :small,
-                :workingSum, :mediumSum, :smallSum)""";
+                :workingSum, :mediumSum, :smallSum, :base)""";
     private static final String SELECT_INFO = "SELECT id, width, height FROM picture WHERE id IN (:ids)";
     private static final Map<Level, String> SELECT_COPY = Map.of(
             Level.SMALL, """
@@ -45,6 +47,8 @@ class PictureStore {
     private static final String TOUCH = "UPDATE picture SET came = CURRENT_TIMESTAMP WHERE id = :id";
     private static final String SELECT_WHOLE = "SELECT bytes FROM picture WHERE id = :id";
     private static final String SELECT_OLD = "SELECT id FROM picture WHERE came < :before";
+    private static final String SELECT_BASES =
+            "SELECT DISTINCT base FROM picture WHERE id IN (:ids) AND base IS NOT NULL";
     private static final String DELETE = "DELETE FROM picture WHERE id IN (:ids)";
 
     private final JdbcClient jdbc;
@@ -53,8 +57,18 @@ class PictureStore {
         this.jdbc = jdbc;
     }
 
-    /** @param working a reduced {@link StoredCopy}, or null where the next larger one serves; {@code medium}, {@code small} likewise */
-    record Row(PictureInfo info, String mediaType, byte[] bytes, byte[] working, byte[] medium, byte[] small) {
+    /**
+     * @param working a reduced {@link StoredCopy}, or null where the next larger one serves; {@code medium}, {@code small} likewise
+     * @param base the picture that {@code bytes} are a {@link StoredPatch} of, or null where they are the picture's own
+     */
+    record Row(
+            PictureInfo info,
+            String mediaType,
+            byte[] bytes,
+            byte[] working,
+            byte[] medium,
+            byte[] small,
+            String base) {
         long size() {
             return bytes.length + length(working) + length(medium) + length(small);
         }
@@ -89,6 +103,7 @@ class PictureStore {
                     .param("workingSum", sumOf(row.working()))
                     .param("mediumSum", sumOf(row.medium()))
                     .param("smallSum", sumOf(row.small()))
+                    .param("base", row.base())
                     .update();
         } catch (DuplicateKeyException e) {
             LOG.debug("Picture {} came twice at once", row.info().id());
@@ -124,6 +139,16 @@ class PictureStore {
     /** @return the picture itself */
     Optional<byte[]> whole(String id) {
         return jdbc.sql(SELECT_WHOLE).param("id", id).query(byte[].class).optional();
+    }
+
+    /** @return the pictures that those are stored as patches of */
+    Set<String> bases(Collection<String> ids) {
+        return ids.isEmpty()
+                ? Set.of()
+                : new HashSet<>(jdbc.sql(SELECT_BASES)
+                        .param("ids", List.copyOf(ids))
+                        .query(String.class)
+                        .list());
     }
 
     /** @return those that came before {@code when} */
