@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref, watch } from 'vue'
 import GatherPanel from '@/gather/GatherPanel.vue'
 import { useKeyboard } from '@/ground/keys'
 import { atFoot, barsBelow, message } from '@/ground/messages'
@@ -14,6 +14,10 @@ const shown = computed({
 })
 useKeyboard()
 
+/** Each message is shown for its own time, also where another is still there. */
+const said = ref(0)
+watch(atFoot, () => said.value++)
+
 function act(): void {
   message.value?.action?.run()
   message.value = null
@@ -25,7 +29,7 @@ function act(): void {
     <router-view />
     <gather-panel />
     <key-list :groups="ALL_KEYS" />
-    <v-snackbar v-model="shown" :timeout="atFoot?.kind === 'problem' ? 9000 : 5000"
+    <v-snackbar :key="said" v-model="shown" :timeout="atFoot?.kind === 'problem' ? 9000 : 5000"
       :style="{ marginBottom: `${barsBelow}px` }" :role="atFoot?.kind === 'problem' ? 'alert' : 'status'" location="bottom">
       {{ atFoot?.text }}
       <template #actions>
