@@ -8,7 +8,12 @@ import { useReel } from '@/reel/store'
 import type { Look } from './look'
 
 /** The frame at the playhead, drawn as large as it is looked at. Small pictures show until the large ones are there. */
-const props = defineProps<{ look: Look; hard?: boolean }>()
+const props = defineProps<{
+  look: Look
+  hard?: boolean
+  /** Few pixels are fitted in by whole factors, so that all are of one size. */
+  whole?: boolean
+}>()
 const emit = defineEmits<{ sharp: [look: string] }>()
 
 const SMALL = 240
@@ -29,11 +34,11 @@ const from = computed(() => Math.max(0, looks.value.indexOf(playhead.frame?.draw
 
 const few = computed(() => hasFewPixels(canvas.value))
 
-/** How large it is seen, in CSS pixels; few pixels by whole factors. */
+/** How large it is seen, in CSS pixels. */
 const seen = computed(() => {
   const { width, height } = canvas.value
   const exactly = Math.min(stageWidth.value / width, stageHeight.value / height)
-  const fitting = few.value && exactly > 1 ? Math.floor(exactly) : exactly
+  const fitting = props.whole && few.value && exactly > 1 ? Math.floor(exactly) : exactly
   const scale = props.look.zoom === 'fit' ? fitting : props.look.zoom / devicePixelRatio
   return { width: Math.round(width * scale), height: Math.round(height * scale) }
 })

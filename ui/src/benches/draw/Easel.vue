@@ -282,7 +282,7 @@ defineExpose({ view, focus: () => easel.value?.focus() })
 <template>
   <div ref="easel" class="easel" :class="[drawing.hand, { panning: spaceDown }]" tabindex="0" role="application" :aria-label="label"
     @pointerdown="onDown" @pointermove="onMove" @pointerup="onUp" @pointercancel="onCancel" @wheel.prevent="onWheel" @keydown="onKey" @contextmenu.prevent>
-    <loop-stage v-if="playhead.playing" :look="stageLook" :hard="few" class="playing" />
+    <loop-stage v-if="playhead.playing" :look="stageLook" :hard="few" whole class="playing" />
     <div v-show="!playhead.playing" class="sheet" :class="{ hard }" :style="[place, { background: page }]">
       <queued-picture v-if="under" :src="under" class="layer" />
       <canvas ref="shineCanvas" class="layer" :width="canvas.width" :height="canvas.height" aria-hidden="true" data-test="shine" />

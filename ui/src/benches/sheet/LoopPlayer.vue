@@ -55,7 +55,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
 
 <template>
   <section aria-label="Player" class="player" :class="{ full }">
-    <loop-stage :look="look" class="stage" :style="full ? {} : { aspectRatio: store.reel ? `${store.reel.canvas.width} / ${store.reel.canvas.height}` : '3 / 2' }" />
+    <loop-stage :look="look" whole class="stage" :style="full ? {} : { aspectRatio: store.reel ? `${store.reel.canvas.width} / ${store.reel.canvas.height}` : '3 / 2' }" />
     <div class="transport">
       <v-btn :icon="playhead.playing ? mdiPause : mdiPlay" variant="flat" color="primary" size="40" rounded="circle"
         :aria-label="playhead.playing ? 'Pause' : 'Play'" :title="playhead.playing ? 'Pause (Space)' : 'Play (Space)'"
