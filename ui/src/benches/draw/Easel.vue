@@ -120,6 +120,11 @@ function onDown(event: PointerEvent): void {
     panning = event
     spaceUsed = true
   } else if (event.button === 0 && pointers.size === 1) {
+    if (keyDown.value) {
+      // A stroke begun by keys is given up where the pointer begins another.
+      keyDown.value = false
+      hand.giveUp()
+    }
     cursor.value = null
     hand.down(touchOf(event))
   } else {

@@ -37,9 +37,10 @@ public record Figure(
         if (kind == null || pen == null || mirroring == null) {
             throw new OutOfRange(kind == null ? "kind" : pen == null ? "pen" : "mirroring", "must be given");
         }
-        for (double number : new double[] {x, y, toX, toY}) {
-            Ranges.checkAmount("x", number, -FARTHEST, FARTHEST);
-        }
+        Ranges.checkAmount("x", x, -FARTHEST, FARTHEST);
+        Ranges.checkAmount("y", y, -FARTHEST, FARTHEST);
+        Ranges.checkAmount("toX", toX, -FARTHEST, FARTHEST);
+        Ranges.checkAmount("toY", toY, -FARTHEST, FARTHEST);
         Ranges.checkAmount(Figure.class, "line", line);
         Ranges.checkColorOrNone("fill", fill);
         if (line == 0 && fill.isEmpty()) {

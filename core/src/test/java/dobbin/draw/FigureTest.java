@@ -87,6 +87,9 @@ class FigureTest {
         assertThatThrownBy(() -> figure(Figure.Kind.ELLIPSE, INK, 0, "", 0, 0, 5, 5))
                 .isInstanceOf(OutOfRange.class)
                 .hasMessageContaining("no fill");
+        assertThatThrownBy(() -> figure(Figure.Kind.ELLIPSE, INK, 2, "", 0, 0, 5, 1e9))
+                .isInstanceOfSatisfying(
+                        OutOfRange.class, e -> assertThat(e.field()).isEqualTo("toY"));
     }
 
     @Test
