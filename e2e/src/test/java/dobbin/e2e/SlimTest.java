@@ -34,7 +34,11 @@ class SlimTest {
     void openSunrise() {
         page = visit.page();
         sheet = new Sheet(page);
-        List<Raster> sunrise = SkerryPoint.sunrise(4, SIZE);
+        open(SIZE);
+    }
+
+    private void open(Size size) {
+        List<Raster> sunrise = SkerryPoint.sunrise(4, size);
         FilePayload[] files = new FilePayload[sunrise.size()];
         for (int i = 0; i < files.length; i++) {
             files[i] = new FilePayload("Sunrise " + (i + 1) + ".png", "image/png", PngWriter.bytes(sunrise.get(i)));
@@ -130,9 +134,13 @@ class SlimTest {
 
     @Test
     void exploringCanBeStopped() {
+        // Large enough that the search is still under way when Stop is pressed.
+        page.navigate(visit.address());
+        open(new Size(960, 600));
         sheet.button("Explore").click();
         sheet.button("Stop").click();
         assertThat(sheet.button("Explore")).isVisible();
+        assertThat(page.getByText("Explored.")).hasCount(0);
     }
 
     @Test
