@@ -24,8 +24,8 @@ export const around = (a: Box, b: Box): Box => ({
   bottom: Math.max(a.bottom, b.bottom),
 })
 
-const PIECE = 3
-const MOST_PIECES = 32
+const FARTHEST_OFF = 1 / 40
+const MOST_PIECES = 64
 
 /** How much of each pixel is covered, 0 to 255. */
 export class Coverage {
@@ -111,7 +111,8 @@ export function curve(points: Point[], i: number): Point[] {
   }
   const before = points[Math.max(0, i - 1)] as Point
   const after = points[Math.min(points.length - 1, i + 2)] as Point
-  const pieces = Math.max(1, Math.min(MOST_PIECES, Math.ceil(Math.hypot(to.x - from.x, to.y - from.y) / PIECE)))
+  const bent = Math.max(bend(before, from, to, after), bend(after, to, from, before))
+  const pieces = Math.max(1, Math.min(MOST_PIECES, Math.ceil(Math.sqrt(bent / (8 * FARTHEST_OFF)))))
   const curved: Point[] = []
   for (let piece = 1; piece < pieces; piece++) {
     const on = piece / pieces
@@ -122,6 +123,11 @@ export function curve(points: Point[], i: number): Point[] {
   }
   curved.push(to)
   return curved
+}
+
+function bend(before: Point, from: Point, to: Point, after: Point): number {
+  const second = (axis: keyof Point): number => 2 * before[axis] - 5 * from[axis] + 4 * to[axis] - after[axis]
+  return Math.hypot(second('x'), second('y')) + Math.abs(second('width')) / 2
 }
 
 const beyond = (near: number, far: number): number => -0.5 * far * (near * near)

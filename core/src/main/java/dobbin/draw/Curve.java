@@ -5,11 +5,12 @@ import java.util.List;
 
 /**
  * A smooth curve through the points a pen passed (E. Catmull and R. Rom, "A class of local interpolating splines", 1974,
- * uniform), as short straight pieces. The same curve results from the points in reverse order.
+ * uniform), as straight pieces that are nowhere farther from it than a fortieth of a pixel. The same curve results from the
+ * points in reverse order.
  */
 final class Curve {
-    private static final double PIECE = 3;
-    private static final int MOST_PIECES = 32;
+    private static final double FARTHEST_OFF = 1.0 / 40;
+    private static final int MOST_PIECES = 64;
 
     private Curve() {}
 
@@ -24,7 +25,7 @@ final class Curve {
             Point to = points.get(i + 1);
             Point before = points.get(Math.max(0, i - 1));
             Point after = points.get(Math.min(points.size() - 1, i + 2));
-            int pieces = pieces(from, to);
+            int pieces = pieces(before, from, to, after);
             for (int piece = 1; piece < pieces; piece++) {
                 double onward = (double) piece / pieces;
                 double backward = (double) (pieces - piece) / pieces;
@@ -40,9 +41,22 @@ final class Curve {
         return curve;
     }
 
-    private static int pieces(Point from, Point to) {
-        double length = Math.hypot(to.x() - from.x(), to.y() - from.y());
-        return (int) Math.max(1, Math.min(MOST_PIECES, Math.ceil(length / PIECE)));
+    /** A curve is off its chord by at most an eighth of its second derivative; in n pieces, by that over n squared. */
+    private static int pieces(Point before, Point from, Point to, Point after) {
+        double bend = Math.max(bend(before, from, to, after), bend(after, to, from, before));
+        return (int) Math.max(1, Math.min(MOST_PIECES, Math.ceil(Math.sqrt(bend / (8 * FARTHEST_OFF)))));
+    }
+
+    /** @return how much the curve bends where it leaves {@code from}, its width included: its second derivative */
+    private static double bend(Point before, Point from, Point to, Point after) {
+        double x = second(before.x(), from.x(), to.x(), after.x());
+        double y = second(before.y(), from.y(), to.y(), after.y());
+        double width = second(before.width(), from.width(), to.width(), after.width());
+        return Math.sqrt(x * x + y * y) + Math.abs(width) / 2;
+    }
+
+    private static double second(double before, double from, double to, double after) {
+        return 2 * before - 5 * from + 4 * to - after;
     }
 
     /** Sums are paired so that they are the same to the last bit from either end. */

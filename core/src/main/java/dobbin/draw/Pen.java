@@ -3,7 +3,7 @@ package dobbin.draw;
 import dobbin.reel.Ranges;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
-import java.util.function.IntUnaryOperator;
+import java.util.Arrays;
 
 /**
  * What a mark is made with.
@@ -37,14 +37,17 @@ public record Pen(
         }
     }
 
-    /** @return what becomes of a pixel that the pen covers wholly */
-    IntUnaryOperator whole() {
+    /** Covers a run of pixels wholly, up to {@code end}. */
+    void fill(int[] argb, int start, int end) {
         int rgb = Integer.parseInt(color, 16);
-        float share = (float) (opacity / PERCENT);
-        if (erases) {
-            return pixel -> Layer.less(pixel, share);
+        if (opacity == PERCENT && !erases) {
+            Arrays.fill(argb, start, end, OPAQUE | rgb);
+            return;
         }
-        return opacity == PERCENT ? pixel -> OPAQUE | rgb : pixel -> Layer.over(pixel, rgb, share);
+        float share = (float) (opacity / PERCENT);
+        for (int at = start; at < end; at++) {
+            argb[at] = erases ? Layer.less(argb[at], share) : Layer.over(argb[at], rgb, share);
+        }
     }
 
     double soft() {

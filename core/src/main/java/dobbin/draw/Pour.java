@@ -5,7 +5,6 @@ import dobbin.reel.OutOfRange;
 import dobbin.reel.Ranges;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
-import java.util.function.IntUnaryOperator;
 
 /**
  * Fills what looks alike around a pixel. It also goes under the soft edges of lines around it, so that no light fringe
@@ -58,9 +57,9 @@ public record Pour(
             case STILL -> scene.still().get();
             case SEEN -> scene.seen().get();
         };
-        boolean[] found = Flood.from(looked, x, y, (int) Math.round(LEVELS_A_PERCENT * tolerance), gap, corners);
+        Runs found = Flood.from(looked, x, y, (int) Math.round(LEVELS_A_PERCENT * tolerance), gap, corners);
         int[] argb = ink.argb().clone();
-        put(argb, found);
+        found.each((start, end) -> pen.fill(argb, start, end));
         if (!pen.hard() && !pen.erases()) {
             goUnder(argb, found, ink);
         }
@@ -72,32 +71,19 @@ public record Pour(
         return pen.erases() ? "Erase" : "Fill";
     }
 
-    private void put(int[] argb, boolean[] found) {
-        IntUnaryOperator whole = pen.whole();
-        for (int at = 0; at < found.length; at++) {
-            if (found[at]) {
-                argb[at] = whole.applyAsInt(argb[at]);
-            }
+    /** What is under lines is seen only through their soft edges. */
+    private void goUnder(int[] argb, Runs found, Raster ink) {
+        int[] before = ink.argb();
+        int rgb = Integer.parseInt(pen.color(), 16);
+        Places reached = Growth.grow(found.pixels(), ink.width(), at -> isSoft(before[at]), under);
+        for (int i = 0; i < reached.count(); i++) {
+            int at = reached.get(i);
+            argb[at] = Layer.under(argb[at], rgb, pen.opacity() / 100f);
         }
     }
 
-    /** What is under lines is seen only through their soft edges. */
-    private void goUnder(int[] argb, boolean[] found, Raster ink) {
-        boolean[] edges = new boolean[found.length];
-        for (int at = 0; at < edges.length; at++) {
-            int alpha = ink.argb()[at] >>> 24;
-            edges[at] = alpha > 0 && alpha < OPAQUE;
-        }
-        int rgb = Integer.parseInt(pen.color(), 16);
-        boolean[] reached = found;
-        for (int i = 0; i < under; i++) {
-            boolean[] farther = Flood.grown(reached, edges, ink.width());
-            for (int at = 0; at < farther.length; at++) {
-                if (farther[at] && !reached[at]) {
-                    argb[at] = Layer.under(argb[at], rgb, pen.opacity() / 100f);
-                }
-            }
-            reached = farther;
-        }
+    private static boolean isSoft(int pixel) {
+        int alpha = pixel >>> 24;
+        return alpha > 0 && alpha < OPAQUE;
     }
 }

@@ -35,61 +35,78 @@ final class Sweep {
         int top = Math.max(0, (int) Math.floor(Math.min(from.y(), to.y()) - reach));
         int right = Math.min(coverage.size().width(), (int) Math.ceil(Math.max(from.x(), to.x()) + reach));
         int bottom = Math.min(coverage.size().height(), (int) Math.ceil(Math.max(from.y(), to.y()) + reach));
-        double dx = to.x() - from.x();
-        double dy = to.y() - from.y();
-        double squaredLength = dx * dx + dy * dy;
-        boolean even = from.width() == to.width();
-        double full = even ? inner(from.width() / 2) : -1;
-        double fullWithin = full < 0 ? -1 : square(full);
-        double squaredReach = reach * reach;
-        double width = from.width();
-        double wider = to.width() - from.width();
-        byte[] covered = coverage.values();
-        int canvasWidth = coverage.size().width();
         for (int y = top; y < bottom; y++) {
-            double awayY = y + 0.5 - from.y();
-            for (int x = left; x < right; x++) {
-                int at = y * canvasWidth + x;
-                int before = covered[at] & 0xFF;
-                if (before == FULL) {
-                    continue;
-                }
-                double awayX = x + 0.5 - from.x();
-                double along = awayX * dx + awayY * dy;
-                double share = along <= 0 ? 0 : along >= squaredLength ? 1 : along / squaredLength;
-                double offX = awayX - share * dx;
-                double offY = awayY - share * dy;
-                double squared = offX * offX + offY * offY;
-                if (squared < squaredReach) {
-                    double part = squared <= fullWithin ? 1 : covered((width + share * wider) / 2, Math.sqrt(squared));
-                    int value = (int) (FULL * part + 0.5);
-                    if (value > before) {
-                        covered[at] = (byte) value;
-                    }
-                }
-            }
+            // Of the piece, only what is within reach of the row.
+            double oneX = between(from, to, share(y + HALF_EDGE - reach, from.y(), to.y(), 0));
+            double otherX = between(from, to, share(y + HALF_EDGE + reach, from.y(), to.y(), 1));
+            int first = Math.max(left, (int) Math.floor(Math.min(oneX, otherX) - reach));
+            int end = Math.min(right, (int) Math.ceil(Math.max(oneX, otherX) + reach));
+            row(from, to, y, first, end);
         }
         coverage.changed(left, top, right, bottom);
     }
 
-    /** @return up to which distance a pixel is wholly covered */
-    private double inner(double radius) {
-        return radius < HALF_EDGE ? -1 : radius * (1 - softness) - HALF_EDGE;
+    private static double between(Point from, Point to, double share) {
+        return from.x() + share * (to.x() - from.x());
     }
 
-    private double covered(double radius, double distance) {
-        double outer = radius + HALF_EDGE;
-        double full = radius * (1 - softness) - HALF_EDGE;
-        double edge = (outer - distance) / (outer - full);
+    /** @return how far on the way from one to the other a value is, 0 to 1; {@code level} where there is no way to go */
+    private static double share(double value, double from, double to, double level) {
+        return from == to ? level : Math.max(0, Math.min(1, (value - from) / (to - from)));
+    }
+
+    private void row(Point from, Point to, int y, int first, int end) {
+        double dx = to.x() - from.x();
+        double dy = to.y() - from.y();
+        double squaredLength = dx * dx + dy * dy;
+        double onward = squaredLength == 0 ? 0 : 1 / squaredLength;
+        double radius = from.width() / 2;
+        double wider = to.width() / 2 - radius;
+        double evenSteepness = steepness(radius);
+        double reach = Math.max(radius, radius + wider) + HALF_EDGE;
+        double squaredReach = reach * reach;
+        double awayY = y + HALF_EDGE - from.y();
+        byte[] covered = coverage.values();
+        int start = y * coverage.size().width();
+        for (int x = first; x < end; x++) {
+            int before = covered[start + x] & 0xFF;
+            if (before == FULL) {
+                continue;
+            }
+            double awayX = x + HALF_EDGE - from.x();
+            double along = (awayX * dx + awayY * dy) * onward;
+            double share = along <= 0 ? 0 : along >= 1 ? 1 : along;
+            double offX = awayX - share * dx;
+            double offY = awayY - share * dy;
+            double squared = offX * offX + offY * offY;
+            if (squared >= squaredReach) {
+                continue;
+            }
+            double there = radius + share * wider;
+            double steepness = wider == 0 ? evenSteepness : steepness(there);
+            int value = (int) (FULL * covered(there, steepness, Math.sqrt(squared)) + HALF_EDGE);
+            if (value > before) {
+                covered[start + x] = (byte) value;
+            }
+        }
+    }
+
+    /** @return how much the coverage rises over a pixel of the edge */
+    private double steepness(double radius) {
+        return 1 / (1 + radius * softness);
+    }
+
+    private double covered(double radius, double steepness, double distance) {
+        double edge = (radius + HALF_EDGE - distance) * steepness;
+        if (edge >= 1) {
+            return 1;
+        }
         if (edge <= 0) {
             return 0;
         }
-        edge = Math.min(edge, 1);
         double smooth = edge * edge * (3 - 2 * edge);
-        return Math.min(edge + softness * (smooth - edge), 2 * radius);
-    }
-
-    private static double square(double value) {
-        return value * value;
+        double part = edge + softness * (smooth - edge);
+        // A line thinner than a pixel covers no more than it is wide.
+        return part > 2 * radius ? 2 * radius : part;
     }
 }

@@ -60,6 +60,28 @@ class PourTest {
         assertThat(closed.pixel(11, 11)).isEqualTo(RED_PIXEL);
     }
 
+    /** A wedge of whole pixels that narrows to its tip on the left, open by some pixels at its blunt end. */
+    private static Raster wedge(int opening) {
+        Raster wedge =
+                drawn(empty(80, 50), stroke(PIXELS, 5.5, 25.5, 1.0, 70.5, 5.5, 1.0, 70.5, 45.5, 1.0, 5.5, 25.5, 1.0));
+        int[] argb = wedge.argb().clone();
+        for (int y = 20; y < 20 + opening; y++) {
+            argb[y * 80 + 70] = 0;
+        }
+        return Raster.of(wedge.size(), argb);
+    }
+
+    @Test
+    void aTipThatIsNarrowerThanTheGapIsFilledAllTheSame() {
+        long enclosed = inked(drawn(wedge(0), pour(HARD_RED, 50, 25)));
+        Raster closed = drawn(wedge(0), new Pour(HARD_RED, 50, 25, 0, 10, Pour.By.INK, false, 0));
+        assertThat(inked(closed)).isEqualTo(enclosed);
+        Raster open = drawn(wedge(6), new Pour(HARD_RED, 50, 25, 0, 10, Pour.By.INK, false, 0));
+        assertThat(open.pixel(8, 25)).as("the tip").isEqualTo(RED_PIXEL);
+        assertThat(open.pixel(79, 25)).as("beyond the opening").isZero();
+        assertThat(open.pixel(2, 2)).isZero();
+    }
+
     @Test
     void pixelsThatTouchAtACornerAreNeighborsWhereThatIsWanted() {
         Raster diagonal = drawn(empty(6, 6), stroke(PIXELS, 0.5, 5.5, 1.0, 5.5, 0.5, 1.0));
