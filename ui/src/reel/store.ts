@@ -127,9 +127,13 @@ export const useReel = defineStore('reel', () => {
 
   const dispatch = (edit: Edit): Promise<boolean> => inTurn((id, base) => sent(id, base, edit))
 
-  /** Draws on a frame, or does something to what is drawn there. */
-  const draw = (frame: number, mark: Mark): Promise<boolean> =>
-    inTurn((id) => answer(api.POST('/api/reels/{id}/marks', { params: { path: { id } }, body: { frame, mark } })))
+  /** Draws on frames, or does something to what is drawn there: one step. */
+  const draw = (frames: number[], mark: Mark): Promise<boolean> =>
+    inTurn((id) => answer(api.POST('/api/reels/{id}/marks', { params: { path: { id } }, body: { frames, mark } })))
+
+  /** Makes a cut-out ink on frames, where it lies there. */
+  const imprint = (cutout: number, frames: number[]): Promise<boolean> =>
+    inTurn((id) => answer(api.POST('/api/reels/{id}/imprints', { params: { path: { id } }, body: { cutout, frames } })))
 
   /** As `dispatch`. Where the one before is of the same subject and still waits for its turn, this takes its place. */
   function dispatchLatest(subject: string, edit: Edit): Promise<boolean> {
@@ -249,5 +253,5 @@ export const useReel = defineStore('reel', () => {
     }
   }
 
-  return { reel, frames, ids, weight, rhythm, rhythmProblem, job, tried, saving, changedHere, open, close, take, dispatch, draw, dispatchLatest, settled, together, weighAgain, undo, redo, goToStep }
+  return { reel, frames, ids, weight, rhythm, rhythmProblem, job, tried, saving, changedHere, open, close, take, dispatch, draw, imprint, dispatchLatest, settled, together, weighAgain, undo, redo, goToStep }
 })

@@ -13,6 +13,7 @@ import PageColors from '@/stage/PageColors.vue'
 import { useAsking } from './asking'
 import { HANDS, useDrawing } from './drawing'
 import Easel from './Easel.vue'
+import ImprintDialog from './ImprintDialog.vue'
 import { useInkActions } from './inkActions'
 import InkWordsDialog from './InkWordsDialog.vue'
 import NeighborPage from './NeighborPage.vue'
@@ -160,10 +161,11 @@ function takeAll(): void {
       </div>
       <neighbor-page v-if="after" :frame="after.frame" :number="after.number" side="after" :hard="few" @go="drawing.flip(1)" />
     </div>
-    <div ref="tray" class="foot"><pen-tray @recolor="asking.open('recolor')" /></div>
+    <div ref="tray" class="foot"><pen-tray /></div>
     <ink-words-dialog :at="wordsAt" />
     <recolor-dialog />
     <pages-dialog />
+    <imprint-dialog />
   </div>
 </template>
 

@@ -1,30 +1,23 @@
 <script setup lang="ts">
-import { mdiClose, mdiDeleteOutline, mdiFormatPaint, mdiPlus } from '@mdi/js'
+import { mdiDeleteOutline, mdiPlus } from '@mdi/js'
 import { computed, ref } from 'vue'
 import type { CSSProperties } from 'vue'
-import { answer, api } from '@/api/client'
 import { limits } from '@/api/limits'
-import { sayProblem } from '@/ground/messages'
 import ColorField from '@/parts/ColorField.vue'
 import NumberField from '@/parts/NumberField.vue'
-import { usePlayhead } from '@/reel/playhead'
-import { useReel } from '@/reel/store'
 import { usePage } from '@/stage/pages'
 import { HANDS, useDrawing } from './drawing'
 import type { Body } from './drawing'
 import { usePens } from './pens'
 import type { TrayPen } from './pens'
 import { AFTER, BEFORE } from './shine'
+import SwatchTools from './SwatchTools.vue'
 
 /** The pens, what the hand does with the one that is taken, its colors, and what shines through. */
-const emit = defineEmits<{ recolor: [] }>()
 const MOST_WIDTH = 120
 const SHOWN_WIDTH = 15
 const COUNTS = [0, 1, 2, 3, 99]
-const SWATCHES_FROM_PICTURE = 16
 
-const store = useReel()
-const playhead = usePlayhead()
 const drawing = useDrawing()
 const pens = usePens()
 const page = usePage()
@@ -60,22 +53,6 @@ const summary = computed(() => {
   const edge = hard ? 'whole pixels' : softness > 0 ? `soft ${softness} %` : 'sharp'
   return `${width} px, ${edge}${opacity < 100 ? `, ${opacity} %` : ''}${steady > 0 ? `, steady ${steady} %` : ''}`
 })
-
-async function fromPicture(): Promise<void> {
-  const frame = drawing.frame
-  if (!frame || !store.reel) {
-    return
-  }
-  try {
-    const path = { id: store.reel.id, frame: frame.id }
-    const { colors } = await answer(api.GET('/api/reels/{id}/frames/{frame}/colors', { params: { path, query: { count: SWATCHES_FROM_PICTURE } } }))
-    if (colors.length > 0) {
-      await store.dispatch({ type: 'setSwatches', colors })
-    }
-  } catch (failure) {
-    sayProblem(failure)
-  }
-}
 
 function useAny(event: Event): void {
   const color = (event.target as HTMLInputElement).value.slice(1)
@@ -166,9 +143,7 @@ const countText = (count: number): string => (count === 99 ? 'all' : String(coun
       <span class="quiet">mirror</span>
       <v-btn v-for="each in MIRRORS" :key="each.value" size="small" variant="outlined" class="chip" :active="drawing.settings.mirroring === each.value"
         :aria-pressed="drawing.settings.mirroring === each.value" @click="drawing.set({ mirroring: each.value })">{{ each.title }}</v-btn>
-      <v-btn size="small" variant="outlined" :prepend-icon="mdiFormatPaint" @click="emit('recolor')">Replace a color…</v-btn>
-      <v-btn size="small" variant="outlined" :disabled="playhead.frame === undefined" @click="fromPicture">Colors of this page</v-btn>
-      <v-btn size="small" variant="outlined" :prepend-icon="mdiClose" :disabled="!store.reel?.swatches.includes(pens.pen.color)" @click="drawing.dropSwatch(pens.pen.color)">Drop this color</v-btn>
+      <swatch-tools />
       <v-btn size="small" variant="outlined" :prepend-icon="mdiDeleteOutline" :disabled="pens.pens.length < 2" @click="pens.drop()">Put this pen away</v-btn>
     </div>
   </section>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
+import type { Mark } from '@/api/types'
 import ColorField from '@/parts/ColorField.vue'
 import DialogCard from '@/parts/DialogCard.vue'
 import { useReel } from '@/reel/store'
@@ -25,10 +26,10 @@ watch(shown, (open) => {
   }
 })
 
-async function done(): Promise<boolean> {
+function done(): Promise<boolean> {
   const pages = everywhere.value ? store.frames.filter((frame) => frame.ink.picture !== '') : drawing.frame ? [drawing.frame] : []
-  const made = await Promise.all(pages.map((page) => drawing.make({ type: 'recolor', from: from.value, to: to.value, tolerance: TOLERANCE }, page.id)))
-  return made.every(Boolean)
+  const mark: Mark = { type: 'recolor', from: from.value, to: to.value, tolerance: TOLERANCE }
+  return drawing.make(mark, pages.map((page) => page.id))
 }
 </script>
 

@@ -72,26 +72,29 @@ export const useDrawing = defineStore('drawing', () => {
   const hand = ref<Hand>('draw')
   const settings = useLocalStorage<Settings>('dobbin.drawing', FIRST, { mergeDefaults: true })
   /** Marks that are not answered yet, the oldest first. */
-  const waiting = shallowRef<{ frame: number; mark: Mark }[]>([])
+  const waiting = shallowRef<{ frames: number[]; mark: Mark }[]>([])
   /** Marks that could not be saved. */
-  const failed = shallowRef<{ frame: number; mark: Mark }[]>([])
+  const failed = shallowRef<{ frames: number[]; mark: Mark }[]>([])
 
   const frame = computed(() => playhead.frame)
   const canvas = computed(() => store.reel?.canvas ?? { width: 1, height: 1 })
   const swatches = computed(() => (store.reel && store.reel.swatches.length > 0 ? store.reel.swatches : FIRST_SWATCHES))
+
+  /** Cut-outs that are seen on the page. */
+  const cutoutsHere = computed(() => (store.reel?.cutouts ?? []).filter((each) => !each.hidden && !each.away.includes(frame.value?.id ?? 0)))
 
   function set(part: Partial<Settings>): void {
     settings.value = { ...settings.value, ...part }
   }
 
   /** @return whether it was saved */
-  async function make(mark: Mark, on = frame.value?.id): Promise<boolean> {
-    if (on === undefined) {
+  async function make(mark: Mark, frames = frame.value ? [frame.value.id] : []): Promise<boolean> {
+    if (frames.length === 0) {
       return false
     }
-    const mine = { frame: on, mark }
+    const mine = { frames, mark }
     waiting.value = [...waiting.value, mine]
-    const saved = await store.draw(on, mark)
+    const saved = await store.draw(frames, mark)
     waiting.value = waiting.value.filter((each) => each !== mine)
     if (!saved) {
       failed.value = [...failed.value, mine]
@@ -102,7 +105,7 @@ export const useDrawing = defineStore('drawing', () => {
   async function tryAgain(): Promise<void> {
     const again = failed.value
     failed.value = []
-    await Promise.all(again.map(({ frame: on, mark }) => make(mark, on)))
+    await Promise.all(again.map(({ frames, mark }) => make(mark, frames)))
   }
 
   function giveUp(): void {
@@ -119,8 +122,12 @@ export const useDrawing = defineStore('drawing', () => {
     void store.dispatchLatest('swatches', { type: 'setSwatches', colors })
   }
 
+  async function setSwatches(colors: string[]): Promise<void> {
+    await store.dispatch({ type: 'setSwatches', colors: colors.slice(0, MOST_SWATCHES) })
+  }
+
   function dropSwatch(color: string): void {
-    void store.dispatch({ type: 'setSwatches', colors: swatches.value.filter((each) => each !== color) })
+    void setSwatches(swatches.value.filter((each) => each !== color))
   }
 
   async function addPage(kind: 'empty' | 'copy' | 'still'): Promise<void> {
@@ -145,5 +152,5 @@ export const useDrawing = defineStore('drawing', () => {
     }
   }
 
-  return { hand, settings, set, waiting, failed, frame, canvas, swatches, make, tryAgain, giveUp, use, keepSwatch, dropSwatch, addPage, flip }
+  return { hand, settings, set, waiting, failed, frame, canvas, swatches, cutoutsHere, make, tryAgain, giveUp, use, keepSwatch, setSwatches, dropSwatch, addPage, flip }
 })

@@ -4,6 +4,7 @@ import {
   mdiContentPaste,
   mdiEraser,
   mdiSelectAll,
+  mdiStamper,
   mdiSwapHorizontal,
   mdiTransitionMasked,
 } from '@mdi/js'
@@ -42,6 +43,7 @@ export function useInkActions() {
           run: () => next && store.dispatch({ type: 'swapInk', frame: id, other: next.id }),
         },
         { label: 'Make it a cut-out', icon: mdiContentCut, enabled: inked, run: () => store.dispatch({ type: 'inkToCutout', frame: id }) },
+        { label: 'Make a cut-out ink…', icon: mdiStamper, enabled: drawing.cutoutsHere.length > 0, run: () => asking.open('imprint') },
         { label: 'Clear the page', icon: mdiEraser, enabled: inked, run: () => store.dispatch({ type: 'clearInk', frames: [id] }) },
       ],
     ]

@@ -29,7 +29,7 @@ export function useInkSurface(surface: Ref<HTMLCanvasElement | null>) {
     const frame = drawing.frame
     return frame && store.reel ? `${store.reel.id} ${frame.id}` : ''
   })
-  const waits = computed(() => drawing.waiting.some((each) => each.frame === drawing.frame?.id))
+  const waits = computed(() => drawing.waiting.some((each) => each.frames.includes(drawing.frame?.id ?? 0)))
   const told = computed(() => (drawing.frame ? inkName(drawing.frame.ink) : ''))
 
   watch([page, told, waits, () => playhead.playing, () => drawing.failed.length, () => drawing.canvas.width, () => drawing.canvas.height, surface], () => void load(), { immediate: true })

@@ -6,6 +6,7 @@ import { limits } from '@/api/limits'
 import type { NamedPalette } from '@/api/types'
 import { say, sayProblem } from '@/ground/messages'
 import DropMenu from '@/parts/DropMenu.vue'
+import PaletteFileButton from '@/parts/PaletteFileButton.vue'
 import { useReel } from '@/reel/store'
 import { useSlimming } from './slimming'
 
@@ -14,7 +15,6 @@ const store = useReel()
 const slimming = useSlimming()
 const open = ref(false)
 const name = ref('')
-const chooser = ref<HTMLInputElement | null>(null)
 const palettes = shallowRef<NamedPalette[]>([])
 const colors = computed(() => (slimming.facts?.swatches ?? []).map((swatch) => swatch.color))
 const writable = computed(() => colors.value.length > 0 && colors.value.length <= limits.Coloring.own.max)
@@ -53,29 +53,6 @@ async function forget(palette: NamedPalette): Promise<void> {
     await load()
   } catch (failure) {
     sayProblem(failure)
-  }
-}
-
-async function read(): Promise<void> {
-  const file = chooser.value?.files?.[0]
-  if (!file) {
-    return
-  }
-  try {
-    const { colors: own } = await answer(
-      api.POST('/api/palettes/read', {
-        params: { query: { name: file.name } },
-        headers: { 'Content-Type': 'application/octet-stream' },
-        body: file as never,
-        bodySerializer: (body: unknown) => body as Blob,
-      }),
-    )
-    await take(own, file.name)
-  } catch (failure) {
-    sayProblem(failure)
-  }
-  if (chooser.value) {
-    chooser.value.value = ''
   }
 }
 
@@ -119,11 +96,10 @@ async function write(kind: 'text' | 'strip'): Promise<void> {
       </form>
       <h2>As a file</h2>
       <div class="row">
-        <v-btn size="small" variant="outlined" @click="chooser?.click()">Read one</v-btn>
+        <palette-file-button label="Read one" @read="take" />
         <v-btn size="small" variant="outlined" :disabled="!writable" title="One CSS color a line" @click="write('text')">Save as text</v-btn>
         <v-btn size="small" variant="outlined" :disabled="!writable" title="A PNG, one pixel a color" @click="write('strip')">Save as strip</v-btn>
       </div>
-      <input ref="chooser" type="file" accept=".txt,.css,.png,text/plain,image/png" class="unseen" tabindex="-1" aria-label="Palette file" @change="read" />
     </v-card>
   </drop-menu>
 </template>

@@ -71,6 +71,12 @@ public final class Renderer {
                 size);
     }
 
+    /** Draws a cut-out as it lies on a frame, on nothing: as it is blended where there is nothing below. */
+    public static Raster cutout(Reel reel, Cutout cutout, Frame frame, Pictures pictures, Size size) {
+        Reel alone = reel.withCutouts(List.of(cutout)).withBackdrop(Fill.NONE).withBorder(Border.NONE);
+        return draw(alone, frame.withContent(Card.blank("")).withInk(Ink.NONE), pictures, size);
+    }
+
     /**
      * Draws what a cut-out shows on a frame, without its pose, shadow and blend mode.
      *

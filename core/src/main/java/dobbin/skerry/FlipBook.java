@@ -41,7 +41,9 @@ public final class FlipBook {
         List<Mark> marks = new ArrayList<>();
         double sunX = 286 + hand.nextGaussian();
         marks.add(new Figure(Figure.Kind.ELLIPSE, SUN, sunX, 34, sunX + 38, 72, 0, "e0b04a", Mirroring.NONE));
-        marks.add(wave(FAR_SEA, 168, 6, 4, 0.045, phase, hand));
+        // The far sea goes behind the boat, and is not drawn through it.
+        marks.add(wave(FAR_SEA, -10, 116, 168, 6, 4, 0.045, phase, hand));
+        marks.add(wave(FAR_SEA, 226, CANVAS.width() + 10, 168, 6, 4, 0.045, phase, hand));
         double heave = 9 * Math.sin(phase);
         double roll = 0.13 * Math.cos(phase);
         Place boat = new Place(172, 150 + heave, roll);
@@ -52,8 +54,8 @@ public final class FlipBook {
         marks.add(line(INK, 2.5, hand, boat, -10, -66, -26, -38, -36, -12, -22, -10, -10, -11, -10, -40, -10, -66));
         marks.add(fill(pen("fffdf9", 100, 0), boat.at(-17, -22)));
         marks.add(fill(pen("56626b", 100, 0), boat.at(-8, 22)));
-        marks.add(wave(SEA, 186, 9, 6, 0.04, -phase, hand));
-        marks.add(wave(SEA, 214, 8, 7, 0.035, -phase + 1.4, hand));
+        marks.add(wave(SEA, -10, CANVAS.width() + 10, 186, 9, 6, 0.04, -phase, hand));
+        marks.add(wave(SEA, -10, CANVAS.width() + 10, 214, 8, 7, 0.035, -phase + 1.4, hand));
         return marks;
     }
 
@@ -70,9 +72,10 @@ public final class FlipBook {
         return new Pen(color, opacity, softness, false, false);
     }
 
-    private static Mark wave(Pen pen, double y, double height, double width, double pitch, double phase, Random hand) {
+    private static Mark wave(
+            Pen pen, int from, int to, double y, double height, double width, double pitch, double phase, Random hand) {
         List<Double> points = new ArrayList<>();
-        for (int x = -10; x <= CANVAS.width() + 10; x += 8) {
+        for (int x = from; x <= to; x += 8) {
             add(points, x, y + height * Math.sin(pitch * x * 2 + phase) / 2 + WOBBLE * hand.nextGaussian() / 2, width);
         }
         return new Stroke(pen, points, Mirroring.NONE);

@@ -158,13 +158,13 @@ final class AnyEdit {
                 .picture();
         return switch (random.nextInt(8)) {
             case 0 -> new ClearInk(some);
-            case 1 -> new CopyInk(one, some);
+            case 1 -> new CopyInk(random.nextBoolean() ? List.of(one) : List.of(one, one), some);
             case 2 -> new SwapInk(one, some.get(some.size() - 1));
             case 3 -> new MoveInk(some, random.nextInt(40) - 20, random.nextInt(40) - 20);
             case 4 -> new AddPage(one, random.nextBoolean());
             case 5 -> new InkToCutout(one);
             case 6 -> new SetSwatches(List.of("20283" + random.nextInt(10), "b23a24"));
-            default -> new SetInk(one, before, ink(random), "Draw");
+            default -> new SetInk(List.of(new SetInk.Drawn(one, before, ink(random))), "Draw");
         };
     }
 

@@ -39,7 +39,11 @@ class InkTest {
 
     private static Reel drawn(Reel reel, int frame, Ink ink) {
         String before = ink(reel, frame).picture();
-        return Edit.apply(new SetInk(frame, before, ink, "Draw"), reel);
+        return Edit.apply(setInk(frame, before, ink, "Draw"), reel);
+    }
+
+    private static SetInk setInk(int frame, String before, Ink ink, String verb) {
+        return new SetInk(List.of(new SetInk.Drawn(frame, before, ink)), verb);
     }
 
     private static Ink ink(Reel reel, int frame) {
@@ -66,17 +70,17 @@ class InkTest {
     @Test
     void whatWasDrawnOnOtherInkIsRefused() {
         Reel reel = drawn(pages(1), 1, WAVE);
-        assertThatThrownBy(() -> Edit.apply(new SetInk(1, "", GULL, "Draw"), reel))
+        assertThatThrownBy(() -> Edit.apply(setInk(1, "", GULL, "Draw"), reel))
                 .isInstanceOf(EditRejected.class)
                 .hasMessageContaining("other ink by now");
-        assertThatThrownBy(() -> new SetInk(1, "", GULL, " ")).hasMessageContaining("1 to 40");
-        assertThat(new SetInk(1, "", GULL, "Draw").title(reel)).isEqualTo("Draw on frame 1");
+        assertThatThrownBy(() -> setInk(1, "", GULL, " ")).hasMessageContaining("1 to 40");
+        assertThat(setInk(1, "", GULL, "Draw").title(reel)).isEqualTo("Draw on frame 1");
     }
 
     @Test
     void inkIsCopiedExchangedMovedAndCleared() {
         Reel reel = drawn(drawn(pages(3), 1, WAVE), 2, GULL);
-        Reel copied = Edit.apply(new CopyInk(1, List.of(2, 3)), reel);
+        Reel copied = Edit.apply(new CopyInk(List.of(1), List.of(2, 3)), reel);
         assertThat(copied.frames()).extracting(Frame::ink).containsOnly(WAVE);
         Reel swapped = Edit.apply(new SwapInk(1, 2), reel);
         assertThat(swapped.frames()).extracting(Frame::ink).containsExactly(GULL, WAVE, Ink.NONE);
@@ -87,7 +91,31 @@ class InkTest {
         assertThat(Edit.apply(new ClearInk(List.of(1, 2)), reel).frames())
                 .extracting(Frame::ink)
                 .containsOnly(Ink.NONE);
-        assertThatThrownBy(() -> Edit.apply(new CopyInk(3, List.of(1)), reel)).hasMessageContaining("has no ink");
+        assertThatThrownBy(() -> Edit.apply(new CopyInk(List.of(3), List.of(1)), reel))
+                .hasMessageContaining("has no ink");
+    }
+
+    @Test
+    void inksOfSeveralPagesTakeTurns() {
+        Reel reel = drawn(drawn(pages(6), 1, WAVE), 2, GULL);
+        Reel boiling = Edit.apply(new CopyInk(List.of(1, 2), List.of(3, 4, 5, 6)), reel);
+        assertThat(boiling.frames()).extracting(Frame::ink).containsExactly(WAVE, GULL, WAVE, GULL, WAVE, GULL);
+        assertThatThrownBy(() -> Edit.apply(new CopyInk(List.of(1, 3), List.of(4)), reel))
+                .hasMessageContaining("has no ink");
+    }
+
+    @Test
+    void whatIsDoneToSeveralPagesIsOneStepOrNone() {
+        Reel reel = drawn(drawn(pages(3), 1, WAVE), 2, WAVE);
+        SetInk.Drawn first = new SetInk.Drawn(1, WAVE.picture(), GULL);
+        SetInk.Drawn second = new SetInk.Drawn(2, WAVE.picture(), Ink.NONE);
+        SetInk both = new SetInk(List.of(first, second), "Replace a color");
+        assertThat(Edit.apply(both, reel).frames()).extracting(Frame::ink).containsExactly(GULL, Ink.NONE, Ink.NONE);
+        assertThat(both.title(reel)).isEqualTo("Replace a color on 2 frames");
+        SetInk.Drawn stale = new SetInk.Drawn(3, WAVE.picture(), GULL);
+        assertThatThrownBy(() -> Edit.apply(new SetInk(List.of(first, stale), "Draw"), reel))
+                .hasMessageContaining("other ink by now");
+        assertThatThrownBy(() -> new SetInk(List.of(first, first), "Draw")).hasMessageContaining("different frames");
     }
 
     @Test

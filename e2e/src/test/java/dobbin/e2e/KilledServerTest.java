@@ -20,7 +20,7 @@ class KilledServerTest {
     private static final int EDITS_A_LIFE = 7;
 
     private static final String STROKE = """
-            {"frame":1,"mark":{"type":"stroke","points":[%d,5,4,%d,30,6],"mirroring":"NONE",
+            {"frames":[1],"mark":{"type":"stroke","points":[%d,5,4,%d,30,6],"mirroring":"NONE",
               "pen":{"color":"b23a24","opacity":100,"softness":20,"hard":false,"erases":false}}}""";
 
     private final HttpClient http = HttpClient.newHttpClient();

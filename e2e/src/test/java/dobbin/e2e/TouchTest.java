@@ -3,9 +3,6 @@ package dobbin.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.google.gson.JsonArray;
-import com.google.gson.JsonObject;
-import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
@@ -22,7 +19,7 @@ class TouchTest {
 
     private Page page;
     private Sheet sheet;
-    private CDPSession fingers;
+    private Fingers fingers;
 
     @BeforeEach
     void open() {
@@ -30,7 +27,7 @@ class TouchTest {
         page.setViewportSize(390, 844);
         sheet = new Sheet(page);
         sheet.openFive();
-        fingers = page.context().newCDPSession(page);
+        fingers = new Fingers(page);
     }
 
     @Test
@@ -38,18 +35,18 @@ class TouchTest {
         sheet.card(3).scrollIntoViewIfNeeded();
         BoundingBox from = sheet.card(1).boundingBox();
         BoundingBox to = sheet.card(3).boundingBox();
-        touch("touchStart", from.x + from.width / 2, from.y + from.height / 2);
+        fingers.down(from.x + from.width / 2, from.y + from.height / 2);
         page.waitForTimeout(LONG_ENOUGH_MILLIS);
         assertThat(page.locator(".ghost")).isVisible();
-        touch("touchMove", to.x + to.width / 2, to.y + to.height / 2);
-        touch("touchMove", to.x + to.width - 6, to.y + to.height / 2);
-        touch("touchEnd", 0, 0);
+        fingers.move(to.x + to.width / 2, to.y + to.height / 2);
+        fingers.move(to.x + to.width - 6, to.y + to.height / 2);
+        fingers.up();
         sheet.awaitOrder(2, 3, 1, 9, 10);
         sheet.awaitUndo("Move frame 1 to place 3");
 
         BoundingBox card = sheet.card(2).boundingBox();
-        touch("touchStart", card.x + 20, card.y + 20);
-        touch("touchEnd", 0, 0);
+        fingers.down(card.x + 20, card.y + 20);
+        fingers.up();
         assertThat(sheet.card(2)).hasAttribute("aria-selected", "true");
         assertThat(sheet.card(3)).hasAttribute("aria-selected", "false");
     }
@@ -59,27 +56,13 @@ class TouchTest {
         Locator card = sheet.card(1);
         sheet.card(3).scrollIntoViewIfNeeded();
         BoundingBox from = card.boundingBox();
-        touch("touchStart", from.x + 20, from.y + 20);
-        touch("touchMove", from.x + 20, from.y + 80);
-        touch("touchMove", from.x + 20, from.y + 160);
+        fingers.down(from.x + 20, from.y + 20);
+        fingers.move(from.x + 20, from.y + 80);
+        fingers.move(from.x + 20, from.y + 160);
         page.waitForTimeout(LONG_ENOUGH_MILLIS);
         assertThat(page.locator(".ghost")).hasCount(0);
-        touch("touchEnd", 0, 0);
+        fingers.up();
         assertThat(card).hasAttribute("aria-selected", "false");
         assertThat(sheet.order()).containsExactly(1, 2, 3, 9, 10);
-    }
-
-    private void touch(String type, double x, double y) {
-        JsonArray points = new JsonArray();
-        if (!type.equals("touchEnd")) {
-            JsonObject point = new JsonObject();
-            point.addProperty("x", x);
-            point.addProperty("y", y);
-            points.add(point);
-        }
-        JsonObject event = new JsonObject();
-        event.addProperty("type", type);
-        event.add("touchPoints", points);
-        fingers.send("Input.dispatchTouchEvent", event);
     }
 }

@@ -2,99 +2,155 @@ package dobbin.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 
-import com.microsoft.playwright.Locator;
-import com.microsoft.playwright.options.KeyboardModifier;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.BoundingBox;
+import dobbin.raster.Raster;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
-/** Where a quick hand could slip on the Move bench: nothing lands on another frame, in another column, or is gone unasked. */
-class UnderTheHandTest extends AtTheMoveBench {
+/** What is seen while one draws, and that nothing of it is lost. */
+class UnderTheHandTest {
+    /** Remembers the pixels of the ink that is shown, under a name. */
+    private static final String REMEMBER = """
+            (name) => {
+              const canvas = document.querySelector('[data-test=ink]')
+              window[name] = canvas.getContext('2d').getImageData(0, 0, canvas.width, canvas.height).data
+            }""";
+    /** How many pixels changed from `without` to `told`, and on how many `under` is off by more than 8 levels on any page. */
+    private static final String JUMPS = """
+            () => {
+              const light = (data, at, channel) => channel === 3 ? data[at + 3] : data[at + channel] * data[at + 3] / 255
+              const some = (at, test) => [0, 1, 2, 3].some((channel) => test(at, channel))
+              let changed = 0, off = 0
+              for (let at = 0; at < told.length; at += 4) {
+                changed += some(at, (a, c) => told[a + c] !== without[a + c])
+                off += some(at, (a, c) => Math.abs(light(told, a, c) - light(under, a, c)) > 8)
+              }
+              return [changed, off]
+            }""";
+
+    /** Notes, at each move of the pointer, whether there is ink under it once the next animation frame is drawn. */
+    private static final String WATCH = """
+            () => {
+              window.seen = []
+              const canvas = document.querySelector('[data-test=ink]')
+              addEventListener('pointermove', ({ clientX, clientY }) => {
+                requestAnimationFrame(() => setTimeout(() => {
+                  const box = canvas.getBoundingClientRect()
+                  const scale = canvas.width / box.width
+                  const pixel = canvas.getContext('2d').getImageData((clientX - box.left) * scale, (clientY - box.top) * scale, 1, 1)
+                  window.seen.push(pixel.data[3] > 0)
+                }))
+              }, { capture: true })
+            }""";
+
+    @RegisterExtension
+    private static final Visit visit = new Visit();
+
+    private Page page;
+    private Sheet sheet;
+    private Easel easel;
+
     @BeforeEach
-    void goToTheFirstFrame() {
-        bench.goTo(1);
-        bench.addShape("Ellipse");
+    void open() {
+        page = visit.page();
+        sheet = new Sheet(page);
+        easel = new Easel(page);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"1", "2", "3", "4", "5"})
+    void whatIsShownUnderTheHandIsWhatTheServerDraws(String pen) {
+        easel.newReel("480 × 320");
+        page.keyboard().press("2");
+        easel.drawn(100, 60, 380, 80);
+        page.keyboard().press(pen);
+        String before = easel.inkCanvas().getAttribute("data-ink");
+        page.evaluate(REMEMBER, "without");
+        easel.stroke(90, 40, 180, 200, 240, 60, 330, 260, 400, 100);
+        page.evaluate(REMEMBER, "under");
+        easel.awaitOtherInk(before);
+        page.evaluate(REMEMBER, "told");
+        List<?> jumps = (List<?>) page.evaluate(JUMPS);
+        int ofStroke = ((Number) jumps.get(0)).intValue();
+        assertThat(ofStroke).isGreaterThan(100);
+        assertThat(((Number) jumps.get(1)).intValue())
+                .as("pixels of %d that jump", ofStroke)
+                .isLessThanOrEqualTo(ofStroke / 50);
     }
 
     @Test
-    void aPoseUnderWayStaysOnItsFrame() {
-        bench.cell(12, 1).click();
-        bench.drag(120, 80, 180, 80);
-        bench.cell(5, 1).click();
-        page.locator(".surface").focus();
-        page.keyboard().press("ArrowUp");
-        page.waitForCondition(() -> Math.abs(bench.track(1, "y").get(4) - 79) < 0.01);
-        assertThat(bench.track(1, "x").get(11)).isCloseTo(180, within(0.6));
-        assertThat(bench.track(1, "x").get(4))
-                .as("a third of the way, and not where the other frame was dragged to")
-                .isCloseTo(120 + 60 * 4 / 11.0, within(0.6));
-        assertThat(bench.track(1, "y").get(11)).isEqualTo(80.0);
-    }
-
-    @Test
-    void aRowOfNudgesEndsWhereItWasPressedTo() {
-        page.locator(".surface").focus();
-        for (int i = 0; i < 20; i++) {
-            page.keyboard().press("ArrowRight");
+    void aStrokeIsSeenInTheNextAnimationFrameThoughTheServerIsSilent() {
+        easel.newReel("480 × 320");
+        page.keyboard().press("5");
+        page.route("**/marks", route -> {});
+        easel.stroke(60, 60, 120, 60);
+        easel.moveTo(100, 200, 1);
+        page.mouse().down();
+        page.evaluate(WATCH);
+        for (int x = 110; x <= 400; x += 10) {
+            easel.moveTo(x, 200, 1);
         }
-        page.waitForCondition(() -> bench.track(1, "x").get(0) == 140);
-        assertThat(bench.track(1, "x")).as("its one pose moves").containsOnly(140.0);
+        page.waitForCondition(() -> ((List<?>) page.evaluate("() => window.seen")).size() == 30);
+        page.mouse().up();
+        assertThat((List<?>) page.evaluate("() => window.seen")).allMatch(Boolean.TRUE::equals);
     }
 
     @Test
-    void deleteBesideCellsRemovesPosesAndNeverTheCutOut() {
-        bench.cell(6, 1).click();
-        page.keyboard().press("Delete");
-        assertThat(page.getByText("No pose was set in these cells.")).isVisible();
-        assertThat(bench.head("Ellipse")).isVisible();
-        bench.head("Ellipse").click();
-        page.keyboard().press("Delete");
-        assertThat(bench.head("Ellipse")).hasCount(0);
-        assertThat(page.getByText("“Ellipse” was removed.")).isVisible();
-        page.locator(".v-snackbar").getByText("Undo").click();
-        assertThat(bench.head("Ellipse")).isVisible();
+    void oneFingerDrawsAndTwoMoveAndEnlargeThePage() throws Exception {
+        easel.newReel("480 × 320");
+        Fingers fingers = new Fingers(page);
+        BoundingBox box = easel.inkCanvas().boundingBox();
+        double x = box.x + 100;
+        double y = box.y + 60;
+        fingers.down(x, y);
+        fingers.move(x + 30, y + 20);
+        fingers.move(x + 60, y + 40);
+        fingers.up();
+        sheet.awaitUndo("Draw on frame 1");
+        Raster drawn = easel.drawings().get(0);
+        assertThat(Inked.count(drawn)).isPositive();
+
+        fingers.down(x, y);
+        fingers.down(x, y, x + 100, y);
+        fingers.move(x - 50, y + 30, x + 150, y + 30);
+        fingers.up();
+        BoundingBox larger = easel.inkCanvas().boundingBox();
+        assertThat(larger.width / box.width).isBetween(1.9, 2.1);
+        assertThat(easel.drawings()).containsExactly(drawn);
     }
 
     @Test
-    void whatIsAddedWhileTheLoopPlaysIsStill() {
-        sheet.button("Play").click();
-        assertThat(sheet.button("Pause")).isVisible();
-        bench.addShape("Star");
-        assertThat(sheet.button("Play")).isVisible();
-        bench.set("Across", "60");
-        page.waitForCondition(() -> bench.track(2, "x").get(0) == 60);
-        assertThat(bench.track(2, "x")).containsOnly(60.0);
+    void twentyStrokesInASecondAreAllKept() {
+        easel.newReel("64 × 64");
+        page.keyboard().press("5");
+        for (int i = 0; i < 20; i++) {
+            double x = 1.5 + 3 * i;
+            easel.moveTo(x, 10.5, 1);
+            page.mouse().down();
+            easel.moveTo(x, 12.5, 1);
+            page.mouse().up();
+        }
+        page.waitForCondition(() -> easel.count() == 60);
     }
 
     @Test
-    void typingStopsTheLoopOnTheFrameThatIsSeen() {
-        sheet.button("Play").click();
-        assertThat(sheet.button("Pause")).isVisible();
-        page.locator(".fields")
-                .getByLabel("Across", new Locator.GetByLabelOptions().setExact(true))
-                .focus();
-        assertThat(sheet.button("Play")).isVisible();
-    }
-
-    @Test
-    void posesArePastedWhereTheCellIs() {
-        bench.cell(12, 1).click();
-        bench.set("Across", "230");
-        page.waitForCondition(() -> bench.track(1, "x").get(11) == 230);
-        bench.addShape("Star");
-        bench.cell(1, 1).click();
-        bench.cell(12, 1).click(new Locator.ClickOptions().setModifiers(List.of(KeyboardModifier.SHIFT)));
-        page.keyboard().press("Control+c");
-        assertThat(page.getByText("2 poses copied.")).isVisible();
-        bench.cell(1, 2).click();
-        page.keyboard().press("Control+v");
-        sheet.awaitUndo("Paste 2 poses");
-        assertThat(bench.track(2, "x")).isEqualTo(bench.track(1, "x"));
-        assertThat(bench.reel().get("cutouts").get(1).get("keys"))
-                .as("what was set, and no in-betweens")
-                .hasSize(2);
-        assertThat(bench.reel().get("cutouts").get(0).get("keys")).hasSize(2);
+    void aMarkThatCouldNotBeSavedIsTriedAgain() {
+        easel.newReel("64 × 64");
+        page.keyboard().press("5");
+        page.route("**/marks", route -> route.abort());
+        easel.stroke(10.5, 10.5, 20.5, 10.5);
+        assertThat(page.getByText("One mark is not saved.")).isVisible();
+        page.unroute("**/marks");
+        sheet.button("Try again").click();
+        sheet.awaitUndo("Draw on frame 1");
+        assertThat(page.getByText("One mark is not saved.")).hasCount(0);
+        page.waitForCondition(() -> easel.count() == 11);
+        visit.browser().complaints().clear();
     }
 }

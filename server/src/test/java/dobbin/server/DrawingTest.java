@@ -66,7 +66,7 @@ class DrawingTest {
     }
 
     private static Answer mark(JsonNode reel, int frame, String mark) {
-        return server.post(path(reel) + "/marks", "{\"frame\":" + frame + ",\"mark\":" + mark + "}");
+        return server.post(path(reel) + "/marks", "{\"frames\":[" + frame + "],\"mark\":" + mark + "}");
     }
 
     private static String stroke(String pen, String points) {
@@ -185,6 +185,57 @@ class DrawingTest {
         assertThat(words.json().get("undo").asString()).isEqualTo("Write on frame 1");
         JsonNode colors = server.get(path(reel) + "/frames/1/colors?count=4").json();
         assertThat(colors.get("colors").toString()).contains("2b6a80");
+    }
+
+    @Test
+    void aColorIsReplacedOnSeveralPagesInOneStep() throws Exception {
+        JsonNode reel = mark(empty(60, 40), 1, stroke(PEN, "20,20,9")).json();
+        reel = server.edit(reel, "{\"type\":\"copyFrames\",\"frames\":[1],\"after\":1}")
+                .json();
+        int steps = reel.get("revision").asInt();
+        String blue = "{\"type\":\"recolor\",\"from\":\"b23a24\",\"to\":\"2b6a80\",\"tolerance\":0}";
+        String frames = "[1," + frame(reel, 1) + "]";
+        reel = server.post(path(reel) + "/marks", "{\"frames\":" + frames + ",\"mark\":" + blue + "}")
+                .json();
+        assertThat(inkLayer(reel, 0).pixel(20, 20)).isEqualTo(0xFF2B6A80);
+        assertThat(inkLayer(reel, 1)).isEqualTo(inkLayer(reel, 0));
+        assertThat(reel.get("undo").asString()).isEqualTo("Replace a color on 2 frames");
+        assertThat(reel.get("revision").asInt()).isEqualTo(steps + 1);
+        Answer none = server.post(path(reel) + "/marks", "{\"frames\":[],\"mark\":" + blue + "}");
+        assertThat(none.status()).isEqualTo(422);
+        assertThat(server.post(path(reel) + "/marks", "{\"mark\":" + blue + "}").status())
+                .isEqualTo(400);
+    }
+
+    @Test
+    void aCutOutMadeOfInkBecomesInkAgain() throws Exception {
+        JsonNode inked = mark(empty(60, 40), 1, stroke(PEN, "5,5,8, 50,30,8")).json();
+        JsonNode cut =
+                server.edit(inked, "{\"type\":\"inkToCutout\",\"frame\":1}").json();
+        int cutout = cut.get("cutouts").get(0).get("id").asInt();
+        assertThat(ink(cut, 0).get("picture").asString()).isEmpty();
+        String wanted = "{\"cutout\":" + cutout + ",\"frames\":[1]}";
+        JsonNode back = server.post(path(cut) + "/imprints", wanted).json();
+        assertThat(inkLayer(back, 0)).isEqualTo(inkLayer(inked, 0));
+        assertThat(back.get("cutouts")).isEmpty();
+        assertThat(back.get("undo").asString()).isEqualTo("Make a cut-out ink on frame 1");
+        assertThat(server.post(path(cut) + "/imprints", wanted).status()).isEqualTo(422);
+    }
+
+    @Test
+    void aCutOutStaysWhereItIsNotMadeInk() throws Exception {
+        JsonNode reel = mark(empty(60, 40), 1, stroke(PEN, "20,20,9")).json();
+        reel = server.edit(reel, "{\"type\":\"inkToCutout\",\"frame\":1}").json();
+        reel = server.edit(reel, "{\"type\":\"copyFrames\",\"frames\":[1],\"after\":1}")
+                .json();
+        Raster second = drawn(reel, 1);
+        int cutout = reel.get("cutouts").get(0).get("id").asInt();
+        reel = server.post(path(reel) + "/imprints", "{\"cutout\":" + cutout + ",\"frames\":[1]}")
+                .json();
+        assertThat(reel.get("cutouts").get(0).get("away").toString()).isEqualTo("[1]");
+        assertThat(drawn(reel, 0)).isEqualTo(second);
+        assertThat(drawn(reel, 1)).isEqualTo(second);
+        assertThat(ink(reel, 1).get("picture").asString()).isEmpty();
     }
 
     @Test

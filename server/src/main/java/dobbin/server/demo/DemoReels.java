@@ -72,7 +72,7 @@ class DemoReels implements ApplicationRunner {
             reel = edited(reel, new AddPage(page, false));
             page = reel.reel().frames().get(reel.reel().frames().size() - 1).id();
             for (Mark mark : marks) {
-                reel = drawings.mark(reel.id(), page, mark);
+                reel = drawings.mark(reel.id(), List.of(page), mark);
             }
         }
         edited(reel, new SetDelay(reel.reel().frames().stream().map(Frame::id).toList(), FlipBook.DELAY_MILLIS));

@@ -33,14 +33,22 @@ class DrawingController {
         this.turns = turns;
     }
 
-    record MarkRequest(int frame, Mark mark) {}
+    record MarkRequest(List<Integer> frames, Mark mark) {}
+
+    record ImprintRequest(int cutout, List<Integer> frames) {}
 
     record Colors(List<String> colors) {}
 
-    /** Makes a mark on the ink of a frame, as it is by then: one step of the history. */
+    /** Makes a mark on the ink of frames, as it is by then: one step of the history. */
     @PostMapping("/api/reels/{id}/marks")
     ReelView mark(@PathVariable String id, @RequestBody MarkRequest request) {
-        return ReelView.of(drawings.mark(id, request.frame(), request.mark()));
+        return ReelView.of(drawings.mark(id, request.frames(), request.mark()));
+    }
+
+    /** Makes a cut-out ink on frames, as it lies there, and takes it away from them: one step of the history. */
+    @PostMapping("/api/reels/{id}/imprints")
+    ReelView imprint(@PathVariable String id, @RequestBody ImprintRequest request) {
+        return ReelView.of(drawings.imprint(id, request.cutout(), request.frames()));
     }
 
     /**

@@ -6,9 +6,15 @@ import dobbin.draw.Press;
 import dobbin.draw.Scene;
 import dobbin.draw.SeenColors;
 import dobbin.draw.Shift;
+import dobbin.edit.Batch;
+import dobbin.edit.Cell;
+import dobbin.edit.Edit;
 import dobbin.edit.EditRejected;
+import dobbin.edit.RemoveCutouts;
 import dobbin.edit.SetInk;
+import dobbin.edit.ShowCutouts;
 import dobbin.raster.Bounds;
+import dobbin.raster.Compositor;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.reel.Art;
@@ -34,6 +40,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.locks.ReentrantLock;
+import java.util.function.Function;
 import org.springframework.stereotype.Service;
 
 /** Makes marks on frames: each is one step, and its ink a picture like any other. */
@@ -56,26 +63,33 @@ public class Drawings {
         this.turns = turns;
     }
 
-    /** Marks of one reel are made one after the other, each on what the one before has left. */
-    public OpenReel mark(String id, int frame, Mark mark) {
+    /** Makes a mark on some frames, in one step. */
+    public OpenReel mark(String id, List<Integer> frames, Mark mark) {
+        return inTurn(id, reel -> turns.call(Urgency.NOW, () -> marked(reel, frames, mark)));
+    }
+
+    /** Makes a cut-out ink on some frames, where it lies there, in one step. On these frames it is not there any more. */
+    OpenReel imprint(String id, int cutout, List<Integer> frames) {
+        return inTurn(id, reel -> turns.call(Urgency.NOW, () -> imprinted(reel, cutout(reel, cutout), frames)));
+    }
+
+    /** What is drawn on one reel is drawn one after the other, each on what the one before has left. */
+    private OpenReel inTurn(String id, Function<Reel, Edit> drawing) {
         ReentrantLock hand = hands.computeIfAbsent(id, any -> new ReentrantLock(true));
         hand.lock();
         try {
-            return marked(id, frame, mark);
+            return edited(id, drawing);
         } finally {
             hand.unlock();
         }
     }
 
-    private OpenReel marked(String id, int frame, Mark mark) {
+    private OpenReel edited(String id, Function<Reel, Edit> drawing) {
         StaleBase last = null;
         for (int attempt = 0; attempt < ATTEMPTS; attempt++) {
             OpenReel open = reels.open(id);
-            Reel reel = open.reel();
-            Frame drawnOn = frame(reel, frame);
-            Ink ink = turns.call(Urgency.NOW, () -> drawn(reel, drawnOn, mark));
+            Edit edit = drawing.apply(open.reel());
             try {
-                SetInk edit = new SetInk(frame, drawnOn.ink().picture(), ink, mark.verb());
                 return reels.edit(id, open.revision(), edit);
             } catch (StaleBase e) {
                 last = e;
@@ -84,7 +98,35 @@ public class Drawings {
         throw last;
     }
 
-    private Ink drawn(Reel reel, Frame frame, Mark mark) {
+    private SetInk marked(Reel reel, List<Integer> frames, Mark mark) {
+        return drawn(reel, frames, mark.verb(), frame -> mark.on(ink(reel, frame), scene(reel, frame, mark)));
+    }
+
+    private Edit imprinted(Reel reel, Cutout cutout, List<Integer> frames) {
+        if (cutout.hidden() || cutout.away().stream().anyMatch(frames::contains)) {
+            throw new EditRejected("cutout", "is not seen on every one of these frames");
+        }
+        SetInk inks = drawn(reel, frames, "Make a cut-out ink", frame -> {
+            int[] argb = ink(reel, frame).argb().clone();
+            Raster layer = Renderer.cutout(reel, cutout, frame, pictures, reel.canvas());
+            Compositor.over(layer, 0, 0, argb, reel.canvas());
+            return Raster.of(reel.canvas(), argb);
+        });
+        boolean elsewhere = reel.frames().stream()
+                .map(Frame::id)
+                .anyMatch(frame -> !frames.contains(frame) && !cutout.away().contains(frame));
+        Edit gone = elsewhere
+                ? new ShowCutouts(
+                        frames.stream()
+                                .map(frame -> new Cell(cutout.id(), frame))
+                                .toList(),
+                        false)
+                : new RemoveCutouts(List.of(cutout.id()));
+        return new Batch(List.of(inks, gone), inks.title(reel));
+    }
+
+    /** @param layer what is drawn on a frame then */
+    private SetInk drawn(Reel reel, List<Integer> frames, String verb, Function<Frame, Raster> layer) {
         Size canvas = reel.canvas();
         if (Math.max(canvas.width(), canvas.height()) > LONGEST_SIDE) {
             throw new EditRejected(
@@ -92,17 +134,30 @@ public class Drawings {
                     "is " + canvas + ", and ink is drawn on canvases of up to " + LONGEST_SIDE
                             + " pixels a side. Make the canvas smaller on the sheet first");
         }
-        Raster ink = Renderer.ink(frame.ink(), reel, pictures, canvas);
-        Scene scene = new Scene(
+        try {
+            return new SetInk(
+                    frames.stream()
+                            .map(id -> frame(reel, id))
+                            .map(frame -> new SetInk.Drawn(
+                                    frame.id(), frame.ink().picture(), kept(layer.apply(frame), frame.ink())))
+                            .toList(),
+                    verb);
+        } catch (OutOfRange e) {
+            throw new EditRejected(e.field(), e.getMessage(), e);
+        }
+    }
+
+    private Raster ink(Reel reel, Frame frame) {
+        return Renderer.ink(frame.ink(), reel, pictures, reel.canvas());
+    }
+
+    private Scene scene(Reel reel, Frame frame, Mark mark) {
+        Size canvas = reel.canvas();
+        return new Scene(
                 () -> Renderer.underInk(reel, frame, pictures, canvas),
                 () -> Renderer.draw(reel, frame, pictures, canvas),
                 () -> Renderer.ink(((Shift) mark).from(), reel, pictures, canvas),
                 () -> art(((Press) mark).art()));
-        try {
-            return kept(mark.on(ink, scene), frame.ink());
-        } catch (OutOfRange e) {
-            throw new EditRejected(e.field(), e.getMessage(), e);
-        }
     }
 
     private Raster art(Art art) {
@@ -129,6 +184,13 @@ public class Drawings {
                 .filter(each -> each.id() == id)
                 .findFirst()
                 .orElseThrow(() -> new EditRejected("frame", "is no longer in this reel"));
+    }
+
+    private static Cutout cutout(Reel reel, int id) {
+        return reel.cutouts().stream()
+                .filter(each -> each.id() == id)
+                .findFirst()
+                .orElseThrow(() -> new EditRejected("cutout", "is no longer in this reel"));
     }
 
     /** @return the layer of a frame that has that name, as large as the canvas */
