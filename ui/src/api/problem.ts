@@ -52,6 +52,8 @@ const FIELDS: [RegExp, string][] = [
   [/^frames\b/, 'The frames'],
   [/^frame\b/, 'The frame'],
   [/^cells\b/, 'The chosen cells'],
+  [/^canvas\b/, 'The canvas'],
+  [/^cutout\b/, 'The cut-out'],
   [/^cutouts\b/, 'The chosen cut-outs'],
   [/^keptColors\b/, 'The colors to keep'],
   [/^lastFrame\b/, 'The last frame'],

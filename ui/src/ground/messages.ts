@@ -1,5 +1,5 @@
 import { useElementSize } from '@vueuse/core'
-import { computed, onScopeDispose, ref, watch } from 'vue'
+import { computed, onScopeDispose, ref, shallowReactive, watch } from 'vue'
 import type { ComputedRef, Ref } from 'vue'
 import { sentenceFor } from '@/api/problem'
 
@@ -22,14 +22,16 @@ export function sayProblem(failure: unknown): void {
   message.value = { text: sentenceFor(failure), kind: 'problem' }
 }
 
+const bars = shallowReactive(new Set<Ref<number>>())
+
 /** How high the bars are that lie at the foot of the page, in CSS pixels: a message stands above them. */
-export const barsBelow = ref(0)
+export const barsBelow = computed(() => Math.max(0, ...[...bars].map((height) => height.value)))
 
 /** Keeps messages above a bar at the foot of the page, while the component lives. */
 export function useBarBelow(bar: Ref<HTMLElement | null>): void {
   const { height } = useElementSize(bar, undefined, { box: 'border-box' })
-  watch(height, (now) => (barsBelow.value = now))
-  onScopeDispose(() => (barsBelow.value = 0))
+  bars.add(height)
+  onScopeDispose(() => bars.delete(height))
 }
 
 /** How many dialogs are open, which say problems themselves. */

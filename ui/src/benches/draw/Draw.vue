@@ -13,6 +13,7 @@ import PageColors from '@/stage/PageColors.vue'
 import { useAsking } from './asking'
 import { HANDS, useDrawing } from './drawing'
 import Easel from './Easel.vue'
+import EaselNotices from './EaselNotices.vue'
 import ImprintDialog from './ImprintDialog.vue'
 import { useInkActions } from './inkActions'
 import InkWordsDialog from './InkWordsDialog.vue'
@@ -146,11 +147,9 @@ function takeAll(): void {
         <v-btn :icon="mdiRotateLeft" size="x-small" variant="text" aria-label="Turn the page left" title="Turn the page left (U)" @click="easel?.view.turnBy(-1)" />
         <v-btn :icon="mdiRotateRight" size="x-small" variant="text" aria-label="Turn the page right" title="Turn the page right (I)" @click="easel?.view.turnBy(1)" />
       </div>
-      <easel ref="easel" @words="askWords" />
-      <div v-if="drawing.failed.length > 0" class="failed" role="alert">
-        <span>{{ drawing.failed.length === 1 ? 'One mark is' : `${drawing.failed.length} marks are` }} not saved.</span>
-        <v-btn size="small" variant="flat" color="primary" @click="drawing.tryAgain()">Try again</v-btn>
-        <v-btn size="small" variant="text" @click="drawing.giveUp()">Give up</v-btn>
+      <div class="stand">
+        <easel ref="easel" @words="askWords" />
+        <easel-notices />
       </div>
     </div>
     <div class="beside right">

@@ -316,7 +316,7 @@ defineExpose({ view, focus: () => easel.value?.focus() })
 .easel {
   position: relative;
   overflow: hidden;
-  min-height: 0;
+  height: 100%;
   border-radius: var(--round);
   touch-action: none;
   cursor: crosshair;

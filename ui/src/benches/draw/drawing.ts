@@ -60,6 +60,8 @@ const FIRST: Settings = {
 }
 
 const MOST_SWATCHES = 32
+/** The longest side of a canvas that the server draws ink on. */
+const LONGEST_SIDE = 1600
 
 /** Colors a page begins with: those of the house. */
 export const FIRST_SWATCHES = ['1e2a32', '56626b', 'fffdf9', 'b23e28', 'e8836b', 'e0b04a', '2b6a80', '9cc4cf', '2c6b4d', '7a5a38', 'ded4c1', '3f3a63']
@@ -78,6 +80,12 @@ export const useDrawing = defineStore('drawing', () => {
 
   const frame = computed(() => playhead.frame)
   const canvas = computed(() => store.reel?.canvas ?? { width: 1, height: 1 })
+  /** A canvas that ink can be drawn on, in place of this one where it is too large. */
+  const smaller = computed(() => {
+    const { width, height } = canvas.value
+    const scale = LONGEST_SIDE / Math.max(width, height)
+    return scale < 1 ? { width: Math.max(1, Math.round(width * scale)), height: Math.max(1, Math.round(height * scale)) } : null
+  })
   const swatches = computed(() => (store.reel && store.reel.swatches.length > 0 ? store.reel.swatches : FIRST_SWATCHES))
 
   /** Cut-outs that are seen on the page. */
@@ -152,5 +160,5 @@ export const useDrawing = defineStore('drawing', () => {
     }
   }
 
-  return { hand, settings, set, waiting, failed, frame, canvas, swatches, cutoutsHere, make, tryAgain, giveUp, use, keepSwatch, setSwatches, dropSwatch, addPage, flip }
+  return { hand, settings, set, waiting, failed, frame, canvas, smaller, swatches, cutoutsHere, make, tryAgain, giveUp, use, keepSwatch, setSwatches, dropSwatch, addPage, flip }
 })

@@ -42,7 +42,7 @@ export function useHand(ink: InkSurface, seenColor: (at: Place) => Promise<strin
   const point = (touch: Touch): Point => ({ ...placed(touch), width: width(touch) })
 
   function down(touch: Touch): void {
-    if (!drawing.frame) {
+    if (!drawing.frame || drawing.smaller) {
       return
     }
     isDown.value = true
