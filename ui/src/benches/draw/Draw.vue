@@ -113,6 +113,14 @@ useKeys((event) => {
       }[key]
 })
 
+/** What is pressed with the pointer gives the keys back to the page, so that Space plays and arrows draw. */
+function backToEasel(event: MouseEvent): void {
+  const pressed = event.target instanceof Element && event.target.closest('.foot .chip, .foot .swatch, .foot .pen, .right .buttons button')
+  if (pressed && event.detail > 0) {
+    easel.value?.focus()
+  }
+}
+
 function takeAll(): void {
   drawing.hand = 'take'
   taken.all()
@@ -125,7 +133,7 @@ function takeAll(): void {
     <p class="quiet">Begin with an empty page of {{ store.reel?.canvas.width }} × {{ store.reel?.canvas.height }} pixels, or add stills on the Sheet to draw over them.</p>
     <v-btn color="primary" variant="flat" @click="drawing.addPage('empty')">The first page</v-btn>
   </div>
-  <div v-else class="draw">
+  <div v-else class="draw" @click="backToEasel">
     <div class="beside left">
       <div class="buttons">
         <v-btn size="small" variant="outlined" :prepend-icon="playhead.playing ? mdiPause : mdiPlay" title="Space" @click="playhead.playing = !playhead.playing">{{ playhead.playing ? 'Stop' : 'Play from here' }}</v-btn>

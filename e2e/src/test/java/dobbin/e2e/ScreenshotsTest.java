@@ -76,6 +76,7 @@ class ScreenshotsTest {
 
     private static void draw(Page page, App app) {
         open(page, app, "Rough crossing, by hand");
+        page.getByLabel("White page").click();
         page.keyboard().press(".");
         page.keyboard().press(".");
         page.getByRole(AriaRole.RADIOGROUP, new Page.GetByRoleOptions().setName("Pages after"))
