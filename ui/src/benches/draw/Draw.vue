@@ -139,7 +139,7 @@ function takeAll(): void {
         <v-btn size="small" variant="outlined" :prepend-icon="playhead.playing ? mdiPause : mdiPlay" title="Space" @click="playhead.playing = !playhead.playing">{{ playhead.playing ? 'Stop' : 'Play from here' }}</v-btn>
         <drop-menu>
           <template #activator="{ props: activator }"><v-btn v-bind="activator" size="small" variant="outlined" :append-icon="mdiChevronDown">Ink</v-btn></template>
-          <action-list :groups="actions" label="Ink of this page" />
+          <action-list :groups="actions" label="What to do with the ink" />
         </drop-menu>
       </div>
       <neighbor-page v-if="before" :frame="before.frame" :number="before.number" side="before" :hard="few" @go="drawing.flip(-1)" />

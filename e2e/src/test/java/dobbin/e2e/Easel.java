@@ -53,7 +53,7 @@ final class Easel {
     }
 
     Locator inkCanvas() {
-        return page.getByLabel("Ink of this page");
+        return page.locator("[data-test=ink]");
     }
 
     /** @param points x and y each, in pixels of the canvas */
