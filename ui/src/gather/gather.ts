@@ -7,6 +7,7 @@ import { listText, placesText } from '@/parts/format'
 import { useReel } from '@/reel/store'
 import { Arriving } from './arriving'
 import type { Into } from './arriving'
+import { decodedHere } from './decodedHere'
 import type { Gatherable } from './gatherable'
 
 const AT_ONCE = 3
@@ -153,15 +154,8 @@ async function readOne(file: File, limits: LimitsView, signal: AbortSignal): Pro
       const most = Math.floor(limits.maxFileBytes / 1_000_000)
       throw new Error(`“${file.name}” is larger than ${most} MB. Make it smaller first.`)
     }
-    return await answer(
-      api.POST('/api/pictures', {
-        params: { query: { name: file.name } },
-        headers: { 'Content-Type': 'application/octet-stream' },
-        body: file as never,
-        bodySerializer: (body: unknown) => body as Blob,
-        signal,
-      }),
-    )
+    const send = (body: Blob): Promise<FileView> => sendFile(body, file.name, signal)
+    return (await decodedHere(file, limits, signal, send)) ?? (await send(file))
   } catch (failure) {
     if (failure instanceof Problem && failure.kind === 'unreachable' && !signal.aborted) {
       throw failure
@@ -169,6 +163,18 @@ async function readOne(file: File, limits: LimitsView, signal: AbortSignal): Pro
     const said = sentenceFor(failure)
     return { stills: [], notes: [], problem: said.startsWith('“') ? said : `“${file.name}” was not read. ${said}` }
   }
+}
+
+function sendFile(file: Blob, name: string, signal: AbortSignal): Promise<FileView> {
+  return answer(
+    api.POST('/api/pictures', {
+      params: { query: { name } },
+      headers: { 'Content-Type': 'application/octet-stream' },
+      body: file as never,
+      bodySerializer: (body: unknown) => body as Blob,
+      signal,
+    }),
+  )
 }
 
 /** What was added is kept; what is still being read would be missing. */

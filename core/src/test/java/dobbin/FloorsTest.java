@@ -19,6 +19,8 @@ class FloorsTest {
             "compare",
             "lettering",
             "still",
+            "apng",
+            "ora",
             "palette",
             "dither",
             "gif",

@@ -36,7 +36,10 @@ import picocli.CommandLine.Spec;
 import tools.jackson.databind.json.JsonMapper;
 
 /** A folder of stills to a GIF: the very bytes the application would deliver with the same settings. */
-@Command(name = "make", description = "Makes a looping GIF of a folder's stills, in counting order of their names.")
+@Command(
+        name = "make",
+        description = "Makes a looping GIF of a folder's stills, in counting order of their names; or, as OUT.ora, an"
+                + " OpenRaster file with a layer for each frame.")
 final class Make implements Callable<Integer> {
     @Spec
     private CommandSpec spec;
@@ -44,7 +47,7 @@ final class Make implements Callable<Integer> {
     @Parameters(paramLabel = "FOLDER", description = "where the stills are")
     private Path folder;
 
-    @Parameters(paramLabel = "OUT.gif", description = "the file to write")
+    @Parameters(paramLabel = "OUT", description = "the file to write, ending in .gif or .ora")
     private Path out;
 
     @Option(
@@ -116,13 +119,17 @@ final class Make implements Callable<Integer> {
         if (repeat < 1 || repeat > 1000) {
             throw new EditRejected("--repeat", "must be from 1 to 1,000");
         }
-        OutFile file = OutFile.gif(out);
+        OutFile file = OutFile.of(out);
         StillsFolder stills = StillsFolder.read(folder, file, spec.commandLine().getErr());
         if (stills.stills().isEmpty()) {
             throw new EditRejected(folder.toString(), "holds no picture that can be read");
         }
         int budgetBytes = budgetBytes();
         Reel reel = reel(stills);
+        if (OutFile.isLayered(out)) {
+            say(LayeredFile.write(reel, stills.pictures(), file));
+            return 0;
+        }
         if (explored != null || budget != null) {
             reel = settled(reel, stills.pictures(), budgetBytes);
         }
@@ -139,8 +146,12 @@ final class Make implements Callable<Integer> {
         if (report) {
             FrameReport.print(delivered, spec.commandLine().getErr());
         }
-        spec.commandLine().getOut().println(JsonMapper.shared().writeValueAsString(made(delivered, readings)));
+        say(made(delivered, readings));
         return 0;
+    }
+
+    private void say(Object made) {
+        spec.commandLine().getOut().println(JsonMapper.shared().writeValueAsString(made));
     }
 
     /** @return the reel with the settings that fit the budget, where there is one */

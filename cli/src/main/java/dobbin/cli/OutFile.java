@@ -24,15 +24,25 @@ final class OutFile {
     }
 
     /** @throws EditRejected where the name means another kind of file, or what lies there is no ordinary file */
-    static OutFile gif(Path out) throws IOException {
-        if (!out.toString().toLowerCase(Locale.ROOT).endsWith(".gif")) {
-            throw new EditRejected(out.toString(), "must end in .gif: what is written is a GIF");
+    static OutFile of(Path out) throws IOException {
+        if (!endsWith(out, ".gif") && !isLayered(out)) {
+            throw new EditRejected(
+                    out.toString(),
+                    "must end in .gif for a GIF, or in .ora for an OpenRaster file with a layer a frame");
         }
         Path target = through(out);
         if (Files.exists(target) && !Files.isRegularFile(target)) {
             throw new EditRejected(out.toString(), "is there and is no ordinary file");
         }
         return new OutFile(target);
+    }
+
+    static boolean isLayered(Path out) {
+        return endsWith(out, ".ora");
+    }
+
+    private static boolean endsWith(Path out, String ending) {
+        return out.toString().toLowerCase(Locale.ROOT).endsWith(ending);
     }
 
     /** @return whether {@code file} is the one that is written */

@@ -1,11 +1,10 @@
 package dobbin.cli;
 
 import dobbin.edit.EditRejected;
-import dobbin.gif.GifFormatException;
-import dobbin.gif.GifFrame;
-import dobbin.gif.GifReader;
+import dobbin.gather.Series;
 import dobbin.still.DecodeLimits;
 import dobbin.still.PngWriter;
+import dobbin.still.UnreadablePicture;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
@@ -15,6 +14,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import java.util.stream.Stream;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Parameters;
@@ -22,15 +22,18 @@ import picocli.CommandLine.Spec;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
-/** A GIF to PNG stills as a browser shows them, and what it says of time. */
-@Command(name = "unpack", description = "Writes a GIF's composited frames as PNG files, and frames.json.")
+/** An animation or a drawing of layers to PNG stills, and what it says of time. */
+@Command(
+        name = "unpack",
+        description =
+                "Writes the frames of a GIF or an animated PNG, or the layers of an OpenRaster file, as PNG files, and frames.json.")
 final class Unpack implements Callable<Integer> {
     private static final String TIMING = "frames.json";
 
     @Spec
     private CommandSpec spec;
 
-    @Parameters(paramLabel = "IN.gif", description = "the file to read")
+    @Parameters(paramLabel = "IN", description = "the GIF, animated PNG or OpenRaster file to read")
     private Path file;
 
     @Parameters(paramLabel = "FOLDER", description = "where to write; made where it is missing")
@@ -42,12 +45,12 @@ final class Unpack implements Callable<Integer> {
     private record FrameTiming(int delayMillis) {}
 
     @Override
-    public Integer call() throws IOException, GifFormatException {
-        GifReader reader = GifReader.open(Files.readAllBytes(file), DecodeLimits.USUAL);
+    public Integer call() throws IOException, UnreadablePicture {
+        Series series = Series.open(Files.readAllBytes(file), DecodeLimits.USUAL);
         Files.createDirectories(folder);
         List<Path> older = olderFrames();
         List<FrameTiming> frames = new ArrayList<>();
-        for (Optional<GifFrame> frame = reader.next(); frame.isPresent(); frame = reader.next()) {
+        for (Optional<Series.Shown> frame = series.next(); frame.isPresent(); frame = series.next()) {
             frames.add(new FrameTiming(frame.get().delayMillis()));
             Path still = frame(frames.size());
             try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(still))) {
@@ -57,11 +60,13 @@ final class Unpack implements Callable<Integer> {
         for (Path frame : older.subList(Math.min(older.size(), frames.size()), older.size())) {
             Files.delete(frame);
         }
-        Timing timing = new Timing(reader.size().width(), reader.size().height(), reader.plays(), frames);
+        Timing timing = new Timing(
+                series.size().width(), series.size().height(), series.plays().orElse(0), frames);
         JsonMapper pretty =
                 JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
         Files.writeString(folder.resolve(TIMING), pretty.writeValueAsString(timing) + "\n");
-        reader.warnings().forEach(warning -> spec.commandLine().getErr().println("note: " + warning));
+        Stream.concat(series.warnings().stream(), series.notes().stream())
+                .forEach(note -> spec.commandLine().getErr().println("note: " + note));
         return 0;
     }
 

@@ -81,6 +81,23 @@ class CommandsTest {
     }
 
     @Test
+    void aLayeredFileHoldsTheFramesAndIsUnpackedAgain() throws Exception {
+        Path layered = folder.resolve("loop.ora");
+        Said made = said("make", stills.toString(), layered.toString(), "--width", "15");
+        assertThat(made.status).isZero();
+        assertThat(made.out).contains("\"layers\":3,\"width\":15,\"height\":10,\"bytes\":" + Files.size(layered));
+        Path unpacked = folder.resolve("layers");
+        Said again = said("unpack", layered.toString(), unpacked.toString());
+        assertThat(again.status).isZero();
+        assertThat(again.err).contains("note: holds layers; each became a frame, the lowest first");
+        for (int i = 0; i < COLORS.length; i++) {
+            byte[] png = Files.readAllBytes(unpacked.resolve("frame-000" + (i + 1) + ".png"));
+            assertThat(StillReader.read(png, DecodeLimits.USUAL).raster())
+                    .isEqualTo(Raster.filled(new Size(15, 10), COLORS[i]));
+        }
+    }
+
+    @Test
     void settingsAreObeyed() throws Exception {
         Said made = said(
                 "make",

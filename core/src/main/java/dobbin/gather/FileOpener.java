@@ -1,8 +1,6 @@
 package dobbin.gather;
 
-import dobbin.gif.GifFormatException;
-import dobbin.gif.GifFrame;
-import dobbin.gif.GifReader;
+import dobbin.ora.OraReader;
 import dobbin.raster.Raster;
 import dobbin.raster.Resampler;
 import dobbin.still.Checkpoint;
@@ -11,6 +9,7 @@ import dobbin.still.FileKind;
 import dobbin.still.StillReader;
 import dobbin.still.UnreadablePicture;
 import dobbin.timing.Delays;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -18,7 +17,12 @@ import java.util.OptionalInt;
 
 /** Opens any file a reel can be made from, by what it holds and not by what it is called. */
 public final class FileOpener {
-    private static final long GIF_BYTES_A_PIXEL = 16;
+    /** The canvas, what is laid on it, and what it was before. */
+    private static final long SERIES_BYTES_A_PIXEL = 24;
+
+    private static final int RIFF_HEADER = 12;
+    private static final int WEBP_FLAGS = 20;
+    private static final int WEBP_ANIMATED = 0x02;
 
     private FileOpener() {}
 
@@ -29,14 +33,16 @@ public final class FileOpener {
 
     /** @return of memory that opening the file takes, about, itself not counted */
     public static long bytesToOpen(byte[] file, DecodeLimits limits) throws UnreadablePicture {
-        if (FileKind.of(file) != FileKind.GIF) {
-            return StillReader.head(file, limits).bytes();
+        if (FileKind.of(file) == FileKind.GIF || OraReader.isOne(file)) {
+            return Series.open(file, limits).size().area() * SERIES_BYTES_A_PIXEL;
         }
-        try {
-            return GifReader.open(file, limits).size().area() * GIF_BYTES_A_PIXEL;
-        } catch (GifFormatException e) {
-            throw unreadable(e);
+        long most = 0;
+        for (int page = 0; page < pagesToTake(file, limits); page++) {
+            StillReader.Head head = StillReader.head(file, page, limits);
+            long canvas = Series.isOne(file) ? head.size().area() * SERIES_BYTES_A_PIXEL : 0;
+            most = Math.max(most, head.bytes() + canvas);
         }
+        return most;
     }
 
     /**
@@ -46,12 +52,41 @@ public final class FileOpener {
      */
     public static <E extends Exception> Opened open(
             byte[] file, DecodeLimits limits, Checkpoint checkpoint, Sink<E> sink) throws UnreadablePicture, E {
-        if (FileKind.of(file) == FileKind.GIF) {
-            return openAnimation(file, limits, checkpoint, sink);
+        if (Series.isOne(file)) {
+            return openSeries(file, limits, checkpoint, sink);
         }
-        var still = StillReader.read(file, limits, checkpoint);
-        sink.take(new Gathered(still.raster(), still.size(), 0));
-        return new Opened(OptionalInt.empty(), List.of());
+        return openPages(file, limits, checkpoint, sink);
+    }
+
+    private static Gathered reduced(Raster picture, int millis) {
+        Raster working = Resampler.resize(picture, picture.size().reducedTo(StillReader.WORKING_SIDE));
+        return new Gathered(working, picture.size(), millis, false);
+    }
+
+    private static int pagesToTake(byte[] file, DecodeLimits limits) {
+        return Math.min(StillReader.pages(file), limits.maxFrames());
+    }
+
+    private static <E extends Exception> Opened openPages(
+            byte[] file, DecodeLimits limits, Checkpoint checkpoint, Sink<E> sink) throws UnreadablePicture, E {
+        int pages = StillReader.pages(file);
+        int taken = 0;
+        String why = "";
+        while (taken < pagesToTake(file, limits) && why.isEmpty()) {
+            try {
+                var still = StillReader.read(file, taken, limits, checkpoint);
+                sink.take(new Gathered(still.raster(), still.size(), 0, pages == 1));
+                taken++;
+            } catch (UnreadablePicture e) {
+                if (taken == 0) {
+                    throw e;
+                }
+                why = ": the next one " + e.getMessage();
+            }
+        }
+        String became = taken == pages ? "each became a frame" : "the first " + taken + " became frames" + why;
+        return new Opened(
+                OptionalInt.empty(), pages == 1 ? List.of() : List.of("holds " + pages + " pages; " + became));
     }
 
     /**
@@ -65,39 +100,44 @@ public final class FileOpener {
         if (promised != kind && promised != FileKind.OTHER && kind != FileKind.OTHER) {
             notes.add("is a " + kind + " file by another name; it was read as that");
         }
-        if (Animations.isOneOf(head)) {
-            notes.add("is an animation; only its first picture was read. Save it as a GIF to bring in all");
+        if (kind == FileKind.WEBP && isAnimatedWebp(head)) {
+            notes.add(
+                    "is an animation; only its first picture was read. Save it as a GIF or an animated PNG to bring in all");
         }
         return notes;
     }
 
-    private static <E extends Exception> Opened openAnimation(
+    private static <E extends Exception> Opened openSeries(
             byte[] file, DecodeLimits limits, Checkpoint checkpoint, Sink<E> sink) throws UnreadablePicture, E {
-        try {
-            GifReader reader = GifReader.open(file, limits);
-            DecodeLimits.checkSides(reader.size());
-            int frames = 0;
-            int without = 0;
-            int cut = 0;
-            for (Optional<GifFrame> frame = reader.next(); frame.isPresent(); frame = reader.next()) {
-                checkpoint.check();
-                Raster picture = frame.get().picture();
-                int millis = frame.get().delayMillis();
-                without += millis < Delays.SHORTEST_MILLIS ? 1 : 0;
-                cut += millis > Delays.LONGEST_MILLIS ? 1 : 0;
-                frames++;
-                Raster working = Resampler.resize(picture, picture.size().reducedTo(StillReader.WORKING_SIDE));
-                sink.take(new Gathered(working, picture.size(), millis));
-            }
-            return frames == 1
-                    ? new Opened(OptionalInt.empty(), reader.warnings())
-                    : new Opened(OptionalInt.of(reader.plays()), notes(reader, frames, without, cut));
-        } catch (GifFormatException e) {
-            throw unreadable(e);
+        Series series = Series.open(file, limits);
+        DecodeLimits.checkSides(series.size());
+        int frames = 0;
+        int without = 0;
+        int cut = 0;
+        for (Optional<Series.Shown> shown = series.next(); shown.isPresent(); shown = series.next()) {
+            checkpoint.check();
+            int millis = shown.get().delayMillis();
+            without += millis < Delays.SHORTEST_MILLIS ? 1 : 0;
+            cut += millis > Delays.LONGEST_MILLIS ? 1 : 0;
+            frames++;
+            sink.take(reduced(shown.get().picture(), millis));
         }
+        if (series.plays().isEmpty()) {
+            return new Opened(series.plays(), series.notes());
+        }
+        return frames == 1
+                ? new Opened(OptionalInt.empty(), series.warnings())
+                : new Opened(series.plays(), notes(series, frames, without, cut));
     }
 
-    private static List<String> notes(GifReader reader, int frames, int without, int cut) {
+    /** An extended file begins with a {@code VP8X} chunk, whose flags tell (bit 1). */
+    private static boolean isAnimatedWebp(byte[] file) {
+        return file.length > WEBP_FLAGS
+                && new String(file, RIFF_HEADER, 4, StandardCharsets.ISO_8859_1).equals("VP8X")
+                && (file[WEBP_FLAGS] & WEBP_ANIMATED) != 0;
+    }
+
+    private static List<String> notes(Series animation, int frames, int without, int cut) {
         List<String> notes = new ArrayList<>();
         if (without > 0) {
             notes.add("gives no delay to " + without + " of its " + frames + " frames; they got " + Delays.USUAL_MILLIS
@@ -107,14 +147,10 @@ public final class FileOpener {
             notes.add("shows " + cut + " of its " + frames + " frames for more than " + Delays.LONGEST_MILLIS / 60_000
                     + " minutes; that is the most there can be, and they got it");
         }
-        if (!reader.warnings().isEmpty()) {
+        if (!animation.warnings().isEmpty()) {
             notes.add("could be read as far as " + frames + (frames == 1 ? " frame" : " frames") + ": "
-                    + String.join("; ", reader.warnings()));
+                    + String.join("; ", animation.warnings()));
         }
         return notes;
-    }
-
-    private static UnreadablePicture unreadable(GifFormatException e) {
-        return new UnreadablePicture("is a GIF that cannot be read: " + e.getMessage(), e);
     }
 }

@@ -9,5 +9,6 @@ import dobbin.raster.Size;
  * @param raster upright, of working size
  * @param size of the picture in the file
  * @param delayMillis how long the file shows it, or 0 where it does not say
+ * @param alone whether the file is this still and no other
  */
-public record Gathered(Raster raster, Size size, int delayMillis) {}
+public record Gathered(Raster raster, Size size, int delayMillis, boolean alone) {}

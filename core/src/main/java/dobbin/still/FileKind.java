@@ -7,6 +7,7 @@ public enum FileKind {
     GIF("image/gif", "gif"),
     WEBP("image/webp", "webp"),
     BMP("image/bmp", "bmp"),
+    TIFF("image/tiff", "tif", "tiff"),
     OTHER("application/octet-stream");
 
     private final String mediaType;
@@ -34,6 +35,9 @@ public enum FileKind {
         }
         if (startsWith(bytes, 0, 'R', 'I', 'F', 'F') && startsWith(bytes, 8, 'W', 'E', 'B', 'P')) {
             return WEBP;
+        }
+        if (startsWith(bytes, 0, 'I', 'I', '*', 0) || startsWith(bytes, 0, 'M', 'M', 0, '*')) {
+            return TIFF;
         }
         return startsWith(bytes, 0, 'B', 'M') ? BMP : OTHER;
     }

@@ -30,6 +30,7 @@ final class Readers {
         OF_KIND.put(FileKind.WEBP, new WebPImageReaderSpi());
         OF_KIND.put(FileKind.PNG, ofTheJdk("png"));
         OF_KIND.put(FileKind.BMP, ofTheJdk("bmp"));
+        OF_KIND.put(FileKind.TIFF, ofTheJdk("tiff"));
     }
 
     private Readers() {}

@@ -46,11 +46,17 @@ public final class StillReader {
 
     /** Reads the file's head only. */
     public static Head head(byte[] file, DecodeLimits limits) throws UnreadablePicture {
+        return head(file, 0, limits);
+    }
+
+    /** As above, of one page of a file, from 0. */
+    public static Head head(byte[] file, int page, DecodeLimits limits) throws UnreadablePicture {
         return reading(file, limits, Checkpoint.NONE, reader -> {
-            Size size = new Size(reader.getWidth(0), reader.getHeight(0));
+            Size size = new Size(reader.getWidth(page), reader.getHeight(page));
             long working = Math.min(size.area(), (long) WORKING_SIDE * WORKING_SIDE);
             return new Head(
-                    size, size.area() * bytesOfAPixel(FileKind.of(file), reader) + working * RESULT_BYTES_A_PIXEL);
+                    size,
+                    size.area() * bytesOfAPixel(FileKind.of(file), page, reader) + working * RESULT_BYTES_A_PIXEL);
         });
     }
 
@@ -63,39 +69,73 @@ public final class StillReader {
      * @throws java.util.concurrent.CancellationException from {@code checkpoint}
      */
     public static StillPicture read(byte[] file, DecodeLimits limits, Checkpoint checkpoint) throws UnreadablePicture {
+        return read(file, 0, limits, checkpoint);
+    }
+
+    /** @return how many pictures the file holds, each a still of its own */
+    public static int pages(byte[] file) {
+        return FileKind.of(file) == FileKind.TIFF ? TiffPages.count(file) : 1;
+    }
+
+    /** As above, of one page of a file, from 0. */
+    public static StillPicture read(byte[] file, int page, DecodeLimits limits, Checkpoint checkpoint)
+            throws UnreadablePicture {
         FileKind kind = FileKind.of(file);
-        Size stored =
-                reading(file, limits, Checkpoint.NONE, reader -> new Size(reader.getWidth(0), reader.getHeight(0)));
+        Size stored = reading(
+                file, limits, Checkpoint.NONE, reader -> new Size(reader.getWidth(page), reader.getHeight(page)));
         DecodeLimits.checkSides(stored);
         if (stored.area() > limits.maxPixels()) {
-            throw new UnreadablePicture("is " + stored + " pixels; at most " + limits.maxPixels() / 1_000_000
-                    + " megapixels can be read. Make it smaller first");
+            throw tooLarge(stored, limits);
         }
         if (kind == FileKind.JPEG && JpegEnd.isMissing(file)) {
             throw new UnreadablePicture("breaks off in the middle. Copy or export it again");
         }
-        PixelRows decoded = Pixels.of(reading(file, limits, checkpoint, reader -> decoded(kind, reader)), checkpoint);
-        Orientation orientation = kind == FileKind.JPEG ? orientationOf(file) : Orientation.UPRIGHT;
-        Raster working = Resampler.resize(decoded, stored.reducedTo(WORKING_SIDE));
+        PixelRows decoded =
+                Pixels.of(reading(file, limits, checkpoint, reader -> decoded(kind, page, reader)), checkpoint);
+        boolean turns = kind == FileKind.JPEG || kind == FileKind.TIFF;
+        Orientation orientation = turns ? orientationOf(file) : Orientation.UPRIGHT;
+        Raster reduced = Resampler.resize(decoded, stored.reducedTo(WORKING_SIDE));
+        Raster working = inSrgb(file, kind, reduced);
         return new StillPicture(orientation.upright(working), orientation.upright(stored));
     }
 
-    private static BufferedImage decoded(FileKind kind, ImageReader reader) throws IOException {
+    /**
+     * Reads a picture with all its pixels, as it is stored.
+     *
+     * @throws UnreadablePicture where the file is no picture, is damaged, or passes {@code limits}
+     */
+    public static Raster readWhole(byte[] file, DecodeLimits limits, Checkpoint checkpoint) throws UnreadablePicture {
+        FileKind kind = FileKind.of(file);
+        Size size = head(file, limits).size();
+        if (size.area() > limits.maxPixels()) {
+            throw tooLarge(size, limits);
+        }
+        BufferedImage image = reading(file, limits, checkpoint, reader -> decoded(kind, 0, reader));
+        return inSrgb(file, kind, Pixels.of(image, checkpoint).raster());
+    }
+
+    private static Raster inSrgb(byte[] file, FileKind kind, Raster picture) {
+        return ColorProfile.of(file, kind)
+                .map(profile -> profile.toSrgb(picture))
+                .orElse(picture);
+    }
+
+    private static BufferedImage decoded(FileKind kind, int page, ImageReader reader) throws IOException {
         if (kind == FileKind.JPEG
                 && reader.getImageTypes(0).next().getBufferedImageType() == BufferedImage.TYPE_3BYTE_BGR) {
             ImageReadParam how = reader.getDefaultReadParam();
             how.setDestination(RgbImage.of(reader.getWidth(0), reader.getHeight(0)));
             return reader.read(0, how);
         }
-        return reader.read(0);
+        return reader.read(page);
     }
 
     /** WebP's reader works in whole numbers beside its samples; a JPEG in four inks is turned to three colors after. */
-    private static long bytesOfAPixel(FileKind kind, ImageReader reader) {
+    private static long bytesOfAPixel(FileKind kind, int page, ImageReader reader) {
         if (kind == FileKind.WEBP) {
             return 12;
         }
-        ImageTypeSpecifier type = typeOf(reader);
+        ImageTypeSpecifier type = typeOf(page, reader);
         if (type == null) {
             return UNKNOWN_BYTES_A_PIXEL;
         }
@@ -107,9 +147,9 @@ public final class StillReader {
     }
 
     /** A file may be sound enough to tell its size and no more. */
-    private static ImageTypeSpecifier typeOf(ImageReader reader) {
+    private static ImageTypeSpecifier typeOf(int page, ImageReader reader) {
         try {
-            return reader.getRawImageType(0);
+            return reader.getRawImageType(page);
         } catch (IOException | RuntimeException e) {
             return null;
         }
@@ -131,7 +171,7 @@ public final class StillReader {
         try (ImageInputStream in = new WatchedStream(file, checkpoint)) {
             ImageReader reader = Readers.of(FileKind.of(file), in)
                     .orElseThrow(() -> new UnreadablePicture(
-                            "is not a picture that can be read here (JPEG, PNG, GIF, WebP or BMP)"));
+                            "is not a picture that can be read here (JPEG, PNG, GIF, WebP, TIFF or BMP)"));
             try {
                 return reading.with(reader);
             } finally {
@@ -150,6 +190,11 @@ public final class StillReader {
             }
             throw damaged(e);
         }
+    }
+
+    private static UnreadablePicture tooLarge(Size size, DecodeLimits limits) {
+        return new UnreadablePicture("is " + size + " pixels; at most " + limits.maxPixels() / 1_000_000
+                + " megapixels can be read. Make it smaller first");
     }
 
     private static UnreadablePicture damaged(Exception cause) {

@@ -3,6 +3,7 @@ package dobbin.gather;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dobbin.apng.ApngFile;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.skerry.DemoFile;
@@ -10,16 +11,19 @@ import dobbin.skerry.DemoFolder;
 import dobbin.skerry.SkerryPoint;
 import dobbin.still.Checkpoint;
 import dobbin.still.DecodeLimits;
-import dobbin.still.PngWriter;
 import dobbin.still.UnreadablePicture;
+import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
-import java.nio.ByteBuffer;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.CancellationException;
-import java.util.zip.CRC32;
+import javax.imageio.IIOImage;
+import javax.imageio.ImageIO;
+import javax.imageio.ImageWriter;
+import javax.imageio.stream.ImageOutputStream;
 import org.junit.jupiter.api.Test;
 
 class FileOpenerTest {
@@ -96,11 +100,61 @@ class FileOpenerTest {
                 .singleElement()
                 .asString()
                 .startsWith("could be read as far as ");
-        byte[] png = PngWriter.bytes(Raster.filled(new Size(2, 2), 0xFF102030));
-        byte[] animated = withChunk(png, "acTL");
-        assertThat(FileOpener.notesOn(png, "ferry.png")).isEmpty();
-        assertThat(FileOpener.notesOn(animated, "ferry.png"))
-                .containsExactly("is an animation; only its first picture was read. Save it as a GIF to bring in all");
+    }
+
+    @Test
+    void anAnimatedPngOpensAsItsFrames() throws Exception {
+        Size size = new Size(2, 2);
+        byte[] file = new ApngFile(size, 2, 3)
+                .frame(Raster.filled(size, 0x80102030), 1, 5)
+                .frame(Raster.filled(size, 0x80405060), 0, 100)
+                .bytes();
+        List<Gathered> stills = new ArrayList<>();
+        Opened opened = FileOpener.open(file, DecodeLimits.USUAL, Checkpoint.NONE, stills::add);
+        assertThat(stills).extracting(Gathered::delayMillis).containsExactly(200, 0);
+        assertThat(stills.get(1).raster()).isEqualTo(Raster.filled(size, 0x80405060));
+        assertThat(opened.plays()).hasValue(3);
+        assertThat(opened.notes())
+                .containsExactly("gives no delay to 1 of its 2 frames; they got 100 ms, as browsers show them");
+        assertThat(FileOpener.notesOn(file, "ferry.png")).isEmpty();
+    }
+
+    @Test
+    void theSheetsOfATiffAreStillsOfTheirOwn() throws Exception {
+        byte[] one = tiff(0x102030);
+        byte[] three = tiff(0x102030, 0xB23A24, 0xFFFFFF);
+        List<Gathered> stills = new ArrayList<>();
+        Opened opened = FileOpener.open(three, DecodeLimits.USUAL, Checkpoint.NONE, stills::add);
+        assertThat(stills)
+                .extracting(still -> still.raster().pixel(0, 0))
+                .containsExactly(0xFF102030, 0xFFB23A24, 0xFFFFFFFF);
+        assertThat(stills).noneMatch(Gathered::alone);
+        assertThat(opened.notes()).containsExactly("holds 3 pages; each became a frame");
+        assertThat(opened.plays()).isEmpty();
+        assertThat(opened(one)).singleElement().matches(Gathered::alone);
+        DecodeLimits two = new DecodeLimits(1_000, 2, 100_000);
+        assertThat(FileOpener.open(three, two, Checkpoint.NONE, still -> {}).notes())
+                .containsExactly("holds 3 pages; the first 2 became frames");
+        assertThat(FileOpener.notesOn(one, "Tide.jpg"))
+                .containsExactly("is a TIFF file by another name; it was read as that");
+    }
+
+    private static byte[] tiff(int... colors) throws IOException {
+        ByteArrayOutputStream file = new ByteArrayOutputStream();
+        ImageWriter writer = ImageIO.getImageWritersByFormatName("tiff").next();
+        try (ImageOutputStream out = ImageIO.createImageOutputStream(file)) {
+            writer.setOutput(out);
+            writer.prepareWriteSequence(null);
+            for (int color : colors) {
+                BufferedImage page = new BufferedImage(2, 2, BufferedImage.TYPE_INT_RGB);
+                page.setRGB(0, 0, 2, 2, new int[] {color, color, color, color}, 0, 2);
+                writer.writeToSequence(new IIOImage(page, null, null), null);
+            }
+            writer.endWriteSequence();
+        } finally {
+            writer.dispose();
+        }
+        return file.toByteArray();
     }
 
     @Test
@@ -118,20 +172,6 @@ class FileOpenerTest {
                         came::add))
                 .isInstanceOf(CancellationException.class);
         assertThat(came).hasSize(1);
-    }
-
-    /** Puts an empty chunk after a PNG's header. */
-    private static byte[] withChunk(byte[] png, String type) {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        out.write(png, 0, 33);
-        out.writeBytes(new byte[] {0, 0, 0, 8});
-        byte[] body = (type + "\0\0\0\1\0\0\0\0").getBytes(StandardCharsets.ISO_8859_1);
-        out.writeBytes(body);
-        CRC32 checksum = new CRC32();
-        checksum.update(body);
-        out.writeBytes(ByteBuffer.allocate(4).putInt((int) checksum.getValue()).array());
-        out.write(png, 33, png.length - 33);
-        return out.toByteArray();
     }
 
     /** A GIF of one pixel, that plays so often again. */

@@ -4,6 +4,7 @@ import dobbin.edit.NewStill;
 import dobbin.gather.FileOpener;
 import dobbin.gather.Gathered;
 import dobbin.gather.Opened;
+import dobbin.gather.Series;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.reel.ContentName;
@@ -89,7 +90,7 @@ public class PictureLibrary implements Pictures {
     boolean isSmall(Incoming incoming) {
         try {
             return incoming.size() <= SMALL_FILE_BYTES
-                    && FileKind.of(incoming.head()) != FileKind.GIF
+                    && !Series.isOne(incoming.head())
                     && budget.isSmall(FileOpener.bytesToOpen(incoming.bytes(), limits));
         } catch (UnreadablePicture e) {
             return true;
@@ -114,7 +115,7 @@ public class PictureLibrary implements Pictures {
         FileKind kind = FileKind.of(file);
         List<NewStill> stills = new ArrayList<>();
         Opened opened = FileOpener.open(file, limits, checkpoint, still -> {
-            PictureInfo kept = kind == FileKind.GIF ? keepFrame(still) : keepFile(still, file, kind);
+            PictureInfo kept = still.alone() ? keepFile(still, file, kind) : keepFrame(still);
             stills.add(still(kept, name, still.delayMillis()));
         });
         data.force();
@@ -130,7 +131,7 @@ public class PictureLibrary implements Pictures {
 
     /** Keeps a picture that was drawn here. */
     public PictureRef keep(Raster drawn) {
-        return kept(drawn, keepFrame(new Gathered(drawn, drawn.size(), 0)));
+        return kept(drawn, keepFrame(new Gathered(drawn, drawn.size(), 0, false)));
     }
 
     /**
@@ -207,7 +208,7 @@ public class PictureLibrary implements Pictures {
     }
 
     /**
-     * A frame of an animation has no file of its own until it gets one here. Where it was reduced, the file says from
+     * A frame of an animation, or a page of several, has no file of its own until it gets one here. Where it was reduced, the file says from
      * what: pictures of two sizes are two, though they may be the same pixels when reduced.
      */
     private PictureInfo keepFrame(Gathered still) {

@@ -1,0 +1,74 @@
+package dobbin.apng;
+
+import dobbin.still.UnreadablePicture;
+import java.io.ByteArrayOutputStream;
+import java.nio.ByteBuffer;
+import java.nio.charset.StandardCharsets;
+import java.util.zip.CRC32;
+
+/** The chunks of a PNG file, one after the other: length (4 bytes), type (4), data, checksum (4). */
+final class PngChunks {
+    static final int SIGNATURE_BYTES = 8;
+
+    private static final int FRAME_BYTES = 12;
+
+    private final byte[] file;
+    private int at = SIGNATURE_BYTES;
+
+    PngChunks(byte[] file) {
+        this.file = file;
+    }
+
+    /** @param start of its data in the file */
+    record Chunk(byte[] file, String type, int start, int length) {
+        /** @return the four bytes of its data from {@code offset} on, as an unsigned number */
+        long number(int offset) {
+            return ByteBuffer.wrap(file).getInt(start + offset) & 0xFFFFFFFFL;
+        }
+
+        int shortNumber(int offset) {
+            return ByteBuffer.wrap(file).getShort(start + offset) & 0xFFFF;
+        }
+
+        int octet(int offset) {
+            return file[start + offset] & 0xFF;
+        }
+
+        private boolean isSound() {
+            CRC32 checksum = new CRC32();
+            checksum.update(file, start - 4, 4 + length);
+            return (int) checksum.getValue() == ByteBuffer.wrap(file).getInt(start + length);
+        }
+    }
+
+    boolean hasNext() {
+        return at + FRAME_BYTES <= file.length;
+    }
+
+    /** @throws UnreadablePicture where it breaks off or its checksum is wrong */
+    Chunk next() throws UnreadablePicture {
+        ByteBuffer bytes = ByteBuffer.wrap(file);
+        long length = bytes.getInt(at) & 0xFFFFFFFFL;
+        String type = new String(file, at + 4, 4, StandardCharsets.ISO_8859_1);
+        if (at + FRAME_BYTES + length > file.length) {
+            throw new UnreadablePicture("breaks off in the middle of a part (" + type + ")");
+        }
+        Chunk chunk = new Chunk(file, type, at + 8, (int) length);
+        if (!chunk.isSound()) {
+            throw new UnreadablePicture("has a damaged part (" + type + ")");
+        }
+        at += FRAME_BYTES + (int) length;
+        return chunk;
+    }
+
+    static void write(ByteArrayOutputStream out, String type, byte[] data) {
+        byte[] name = type.getBytes(StandardCharsets.ISO_8859_1);
+        CRC32 checksum = new CRC32();
+        checksum.update(name);
+        checksum.update(data);
+        out.writeBytes(ByteBuffer.allocate(4).putInt(data.length).array());
+        out.writeBytes(name);
+        out.writeBytes(data);
+        out.writeBytes(ByteBuffer.allocate(4).putInt((int) checksum.getValue()).array());
+    }
+}

@@ -1,0 +1,142 @@
+package dobbin.ora;
+
+import dobbin.ora.OraStack.Part;
+import dobbin.raster.Compositor;
+import dobbin.raster.Layer;
+import dobbin.raster.Raster;
+import dobbin.raster.Size;
+import dobbin.still.Checkpoint;
+import dobbin.still.DecodeLimits;
+import dobbin.still.StillReader;
+import dobbin.still.UnreadablePicture;
+import java.util.ArrayList;
+import java.util.Iterator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Reads an OpenRaster file layer by layer, the lowest first: each layer and each group that is visible, on a canvas of its
+ * own, where it lies and as opaque as it is there. What blends with what is below it does so within its group.
+ */
+public final class OraReader {
+    private final OraZip zip;
+    private final OraStack stack;
+    private final DecodeLimits limits;
+    private final Iterator<Part> parts;
+    private final List<String> notes = new ArrayList<>();
+
+    private OraReader(OraZip zip, OraStack stack, List<Part> visible, DecodeLimits limits) {
+        this.zip = zip;
+        this.stack = stack;
+        this.limits = limits;
+        this.parts = visible.iterator();
+    }
+
+    /** @param head the file, or its first bytes */
+    public static boolean isOne(byte[] head) {
+        return OraZip.isOne(head);
+    }
+
+    /** Reads the list of layers. */
+    public static OraReader open(byte[] file, DecodeLimits limits) throws UnreadablePicture {
+        OraZip zip = OraZip.open(file, limits);
+        OraStack stack = OraStack.read(zip.file(OraZip.STACK));
+        Size size = stack.size();
+        if (size.width() < 1 || size.height() < 1) {
+            throw new UnreadablePicture("is " + size + " pixels");
+        }
+        DecodeLimits.checkSides(size);
+        List<Part> visible = stack.parts().stream().filter(Part::visible).toList();
+        if (size.area() > limits.maxPixels() || size.area() * visible.size() > limits.maxAnimationPixels()) {
+            throw new UnreadablePicture("is " + size + " pixels in " + visible.size()
+                    + " layers, more than can be read. Make it smaller first");
+        }
+        if (visible.isEmpty()) {
+            throw new UnreadablePicture("has no visible layer. Show one, and save it again");
+        }
+        OraReader reader =
+                new OraReader(zip, stack, visible.subList(0, Math.min(visible.size(), limits.maxFrames())), limits);
+        reader.note(visible.size());
+        return reader;
+    }
+
+    private void note(int visible) {
+        if (stack.parts().size() > 1) {
+            notes.add("holds layers; each became a frame, the lowest first");
+        }
+        int hidden = stack.parts().size() - visible;
+        if (hidden > 0) {
+            notes.add(
+                    hidden == 1
+                            ? "has a hidden layer, which was left out"
+                            : "has " + hidden + " hidden layers, which were left out");
+        }
+        if (visible > limits.maxFrames()) {
+            notes.add("has " + visible + " visible layers; the first " + limits.maxFrames() + " became frames");
+        }
+    }
+
+    public Size size() {
+        return stack.size();
+    }
+
+    /** @return what was left out or read otherwise; known for sure once the last layer was read */
+    public List<String> notes() {
+        return List.copyOf(notes);
+    }
+
+    /** @return the next layer, as large as the whole picture, or nothing at the end */
+    public Optional<Raster> next() throws UnreadablePicture {
+        if (!parts.hasNext()) {
+            return Optional.empty();
+        }
+        int[] canvas = new int[Math.toIntExact(size().area())];
+        lay(parts.next(), canvas, true);
+        return Optional.of(Raster.of(size(), canvas));
+    }
+
+    /** @param isAlone whether nothing is below that it could blend with */
+    private void lay(Part part, int[] canvas, boolean isAlone) throws UnreadablePicture {
+        Layer layer = part.source().isEmpty() ? group(part) : picture(part);
+        if (!part.isUsual() && notes.stream().noneMatch(note -> note.startsWith("blends"))) {
+            notes.add("blends layers in a way that is not known here; they were laid over one another");
+        }
+        Layer seen = new Layer(faded(layer.raster(), part.opacity()), layer.x(), layer.y());
+        if (isAlone) {
+            Compositor.over(seen.raster(), seen.x(), seen.y(), canvas, size());
+        } else {
+            Compositor.blend(seen, part.blend(), canvas, size());
+        }
+    }
+
+    private Layer group(Part group) throws UnreadablePicture {
+        int[] canvas = new int[Math.toIntExact(size().area())];
+        for (Part part : group.parts()) {
+            if (part.visible()) {
+                lay(part, canvas, false);
+            }
+        }
+        return new Layer(Raster.of(size(), canvas), 0, 0);
+    }
+
+    private Layer picture(Part part) throws UnreadablePicture {
+        try {
+            Raster raster = StillReader.readWhole(zip.file(part.source()), limits, Checkpoint.NONE);
+            return new Layer(raster, part.x(), part.y());
+        } catch (UnreadablePicture e) {
+            throw new UnreadablePicture(
+                    "has a layer (“" + part.source() + "”) that cannot be read: it " + e.getMessage(), e);
+        }
+    }
+
+    private static Raster faded(Raster raster, double opacity) {
+        if (opacity == 1) {
+            return raster;
+        }
+        int[] argb = raster.argb().clone();
+        for (int i = 0; i < argb.length; i++) {
+            argb[i] = (int) Math.round((argb[i] >>> 24) * opacity) << 24 | argb[i] & 0xFFFFFF;
+        }
+        return Raster.of(raster.size(), argb);
+    }
+}

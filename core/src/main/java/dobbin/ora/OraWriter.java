@@ -1,0 +1,101 @@
+package dobbin.ora;
+
+import dobbin.raster.Raster;
+import dobbin.raster.Resampler;
+import dobbin.raster.Size;
+import dobbin.still.PngWriter;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.Calendar;
+import java.util.GregorianCalendar;
+import java.util.zip.CRC32;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+
+/** Writes pictures as the layers of an OpenRaster file, one after the other; the same pictures give the same bytes. */
+public final class OraWriter {
+    private static final int THUMBNAIL_SIDE = 256;
+    /** One day for all files, by whatever clock: a zip has local times, from 1980 on. */
+    private static final long THEN = new GregorianCalendar(1980, Calendar.FEBRUARY, 1).getTimeInMillis();
+
+    private final ZipOutputStream zip;
+    private final Size size;
+    private final StringBuilder layers = new StringBuilder();
+    private int count;
+    private Raster first;
+
+    private OraWriter(Size size, ZipOutputStream zip) {
+        this.size = size;
+        this.zip = zip;
+    }
+
+    /** Pictures of one size, the lowest first. */
+    public interface Pictures {
+        /** @return the next one, or null at the end */
+        Raster next() throws IOException;
+    }
+
+    /** @param out receives the file and stays open */
+    public static void write(Size size, Pictures pictures, OutputStream out) throws IOException {
+        ZipOutputStream zip = new ZipOutputStream(out);
+        OraWriter writer = new OraWriter(size, zip);
+        writer.stored("mimetype", OraZip.MIME_TYPE.getBytes(StandardCharsets.US_ASCII));
+        for (Raster picture = pictures.next(); picture != null; picture = pictures.next()) {
+            writer.layer(picture);
+        }
+        writer.finish();
+    }
+
+    private void layer(Raster picture) throws IOException {
+        count++;
+        first = count == 1 ? picture : first;
+        String name = String.format("data/frame-%04d.png", count);
+        stored(name, PngWriter.bytes(picture));
+        // The uppermost comes first.
+        layers.insert(
+                0,
+                "    <layer name=\"Frame %d\" src=\"%s\" x=\"0\" y=\"0\" opacity=\"1.0\" visibility=\"visible\"/>%n"
+                        .formatted(count, name)
+                        .replace("\r\n", "\n"));
+    }
+
+    private void finish() throws IOException {
+        String stack = """
+                <?xml version="1.0" encoding="UTF-8"?>
+                <image version="0.0.5" w="%d" h="%d">
+                  <stack>
+                %s  </stack>
+                </image>
+                """.formatted(size.width(), size.height(), layers);
+        packed(OraZip.STACK, stack.getBytes(StandardCharsets.UTF_8));
+        if (first != null) {
+            stored("mergedimage.png", PngWriter.bytes(first));
+            Size small = size.reducedTo(THUMBNAIL_SIDE);
+            stored("Thumbnails/thumbnail.png", PngWriter.bytes(Resampler.resize(first, small)));
+        }
+        zip.finish();
+    }
+
+    private void packed(String name, byte[] bytes) throws IOException {
+        ZipEntry entry = new ZipEntry(name);
+        entry.setTime(THEN);
+        zip.putNextEntry(entry);
+        zip.write(bytes);
+        zip.closeEntry();
+    }
+
+    /** PNG is packed already. */
+    private void stored(String name, byte[] bytes) throws IOException {
+        CRC32 checksum = new CRC32();
+        checksum.update(bytes);
+        ZipEntry entry = new ZipEntry(name);
+        entry.setTime(THEN);
+        entry.setMethod(ZipEntry.STORED);
+        entry.setSize(bytes.length);
+        entry.setCrc(checksum.getValue());
+        zip.putNextEntry(entry);
+        zip.write(bytes);
+        zip.closeEntry();
+    }
+}
