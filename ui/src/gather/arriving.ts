@@ -1,4 +1,5 @@
 import { answer, api } from '@/api/client'
+import { limits } from '@/api/limits'
 import { Problem } from '@/api/problem'
 import type { Edit, NewStill, ReelView } from '@/api/types'
 import { useReel } from '@/reel/store'
@@ -19,6 +20,8 @@ export class Arriving {
   private files: Gatherable[]
   private readonly gathering = crypto.randomUUID()
   private readonly came = new Map<number, NewStill[]>()
+  /** How many frames came of each file. */
+  private readonly counts: number[] = []
   private next = 0
   /** How many of the files, in their order, are in the reel. */
   private kept = 0
@@ -44,15 +47,20 @@ export class Arriving {
 
   /** @return the files in the order in which they will play */
   async inOrder(): Promise<Gatherable[]> {
-    const names = this.files.map(({ file }) => file.name)
+    const names = this.files.map(({ file, folder }) => (this.folders().length > 1 ? `${folder}/${file.name}` : file.name))
     const order = await answer(api.POST('/api/counting-order', { body: { names } }))
     this.files = order.map((index) => this.files[index] as Gatherable)
     return this.files
   }
 
+  private folders(): string[] {
+    return [...new Set(this.files.map(({ folder }) => folder))]
+  }
+
   /** Takes the stills of a file; those of files before it go first. */
   took(index: number, stills: NewStill[]): void {
     this.came.set(index, stills)
+    this.counts[index] = stills.length
     if (this.timer === undefined) {
       this.timer = window.setTimeout(() => this.flush(), this.added.length === 0 ? 0 : PAUSE_MILLIS)
     }
@@ -62,11 +70,37 @@ export class Arriving {
   async all(): Promise<number> {
     this.flush()
     await this.turn
+    await this.nameRuns()
     // In a new reel all frames are what came; there nothing is chosen.
     if ('reel' in this.into && this.added.length > 0 && useReel().reel?.id === this.reel) {
       useSelection().bring(this.added)
     }
     return this.added.length
+  }
+
+  /** What came from several folders becomes a run for each, with its name. */
+  private async nameRuns(): Promise<void> {
+    if (this.folders().length < 2 || this.told === null) {
+      return
+    }
+    const frames = new Map<string, number[]>()
+    let at = 0
+    this.files.forEach(({ folder }, i) => {
+      const ids = this.added.slice(at, (at += this.counts[i] ?? 0))
+      frames.set(folder, [...(frames.get(folder) ?? []), ...ids])
+    })
+    const edits: Edit[] = [...frames]
+      .filter(([folder, ids]) => folder !== '' && ids.length > 0)
+      .map(([folder, ids]) => ({ type: 'nameRun', frames: ids, name: folder.slice(0, limits.NameRun.name.max) }))
+    if (edits.length > 0) {
+      const edit: Edit = { type: 'batch', edits: edits.slice(0, limits.Batch.edits.max), title: 'Name runs after their folders' }
+      const path = { id: this.told.id }
+      const told = await answer(api.POST('/api/reels/{id}/edits', { params: { path }, body: { base: this.told.revision, edit } }))
+      this.told = told
+      if (useReel().reel?.id === told.id) {
+        useReel().take(told)
+      }
+    }
   }
 
   /** @return the files of which nothing is in the reel */
@@ -88,17 +122,26 @@ export class Arriving {
   private flush(): void {
     window.clearTimeout(this.timer)
     this.timer = undefined
+    while (this.came.has(this.next)) {
+      const stills = this.takeFolder()
+      const upTo = this.next
+      if (stills.length > 0) {
+        this.turn = this.turn.then(() => this.add(stills)).then(() => void (this.kept = upTo))
+        // Whoever waits for all hears of a failure; until then it is nobody's.
+        this.turn.catch(() => undefined)
+      }
+    }
+  }
+
+  /** @return what is there of the next folder: an edit puts stills in counting order of their names, whatever their folder */
+  private takeFolder(): NewStill[] {
+    const { folder } = this.files[this.next] as Gatherable
     const stills: NewStill[] = []
-    for (let ready = this.came.get(this.next); ready; ready = this.came.get(this.next)) {
+    for (let ready = this.came.get(this.next); ready && this.files[this.next]?.folder === folder; ready = this.came.get(this.next)) {
       stills.push(...ready)
       this.came.delete(this.next++)
     }
-    if (stills.length > 0) {
-      const upTo = this.next
-      this.turn = this.turn.then(() => this.add(stills)).then(() => void (this.kept = upTo))
-      // Whoever waits for all hears of a failure; until then it is nobody's.
-      this.turn.catch(() => undefined)
-    }
+    return stills
   }
 
   private async add(stills: NewStill[]): Promise<void> {

@@ -6,15 +6,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.FilePayload;
 import dobbin.raster.Raster;
+import dobbin.raster.Size;
+import dobbin.still.PngWriter;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Base64;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.api.io.TempDir;
 
 /** Files of other kinds than stills that the server reads: they become frames as the browser shows them, or say why not. */
 class WaysInTest {
@@ -133,5 +138,27 @@ class WaysInTest {
         assertThat(page.getByText("“Photo.heic” is a HEIC photo, which this browser cannot read."))
                 .isVisible();
         assertShown(harbor);
+    }
+
+    @Test
+    void subfoldersOfAFolderBecomeNamedRuns(@TempDir Path folder) throws IOException {
+        for (String still : List.of("Dusk/Ferry 10.png", "Dusk/Ferry 2.png", "Dawn/Gull 1.png", "Dawn/Gull 2.png")) {
+            Path file = folder.resolve("Crossing").resolve(still);
+            Files.createDirectories(file.getParent());
+            int color = 0xFF000000 | 0x10203 * still.length();
+            Files.write(file, PngWriter.bytes(Raster.filled(new Size(8, 6), color)));
+        }
+        page.locator("[data-test=folder]").first().setInputFiles(folder.resolve("Crossing"));
+        sheet.awaitUndo("Name runs after their folders");
+        assertThat(sheet.cards()).hasCount(4);
+        List<?> names = (List<?>) page.evaluate("""
+                async (id) => {
+                  const { frames, runs } = await (await fetch('/api/reels/' + id)).json()
+                  return frames.map((frame) => runs.find(({ id }) => id === frame.run).name + ': ' + frame.name)
+                }""", page.url().replaceAll(".*/reels/([0-9a-f-]+)/.*", "$1"));
+        assertThat(names)
+                .isEqualTo(List.of("Dawn: Gull 1.png", "Dawn: Gull 2.png", "Dusk: Ferry 2.png", "Dusk: Ferry 10.png"));
+        page.keyboard().press("Control+z");
+        assertThat(sheet.cards()).hasCount(4);
     }
 }
