@@ -1,9 +1,10 @@
 package dobbin.cli;
 
 import dobbin.edit.EditRejected;
-import dobbin.gather.Series;
+import dobbin.gather.SeriesFile;
 import dobbin.still.DecodeLimits;
 import dobbin.still.PngWriter;
+import dobbin.still.Series;
 import dobbin.still.UnreadablePicture;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
@@ -46,7 +47,7 @@ final class Unpack implements Callable<Integer> {
 
     @Override
     public Integer call() throws IOException, UnreadablePicture {
-        Series series = Series.open(Files.readAllBytes(file), DecodeLimits.USUAL);
+        Series series = SeriesFile.open(Files.readAllBytes(file), DecodeLimits.USUAL);
         Files.createDirectories(folder);
         List<Path> older = olderFrames();
         List<FrameTiming> frames = new ArrayList<>();

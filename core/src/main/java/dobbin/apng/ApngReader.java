@@ -9,6 +9,8 @@ import dobbin.raster.Size;
 import dobbin.still.Checkpoint;
 import dobbin.still.DecodeLimits;
 import dobbin.still.FileKind;
+import dobbin.still.PngWriter;
+import dobbin.still.Series;
 import dobbin.still.StillReader;
 import dobbin.still.UnreadablePicture;
 import java.io.ByteArrayOutputStream;
@@ -17,6 +19,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 
 /**
@@ -24,7 +27,7 @@ import java.util.Set;
  * the reader of stills reads; what is done with it on the canvas is done here. Memory holds the canvas, not the frames. A
  * file that breaks off keeps what came before, with a warning.
  */
-public final class ApngReader {
+public final class ApngReader implements Series {
     private static final int HEADER_BYTES = 13;
 
     /** Chunks before the pictures that say how their samples become colors. */
@@ -93,27 +96,28 @@ public final class ApngReader {
         return reader;
     }
 
+    @Override
     public Size size() {
         return size;
     }
 
-    /** @return how often viewers play the file in all, 0 for without end */
-    public int plays() {
-        return plays;
+    @Override
+    public OptionalInt plays() {
+        return OptionalInt.of(plays);
     }
 
-    /** @return why not all of the file could be read; empty where it was */
+    @Override
     public List<String> warnings() {
         return List.copyOf(warnings);
     }
 
-    /** @return the next frame, or nothing at the end */
-    public Optional<ApngFrame> next() throws UnreadablePicture {
+    @Override
+    public Optional<Shown> next() throws UnreadablePicture {
         if (done) {
             return Optional.empty();
         }
         try {
-            Optional<ApngFrame> frame = read();
+            Optional<Shown> frame = read();
             done = frame.isEmpty();
             if (done && framesRead == 0) {
                 throw new UnreadablePicture("holds no frames");
@@ -150,7 +154,7 @@ public final class ApngReader {
     }
 
     /** A frame is a control and the data up to the next control. Data before the first control is no frame. */
-    private Optional<ApngFrame> read() throws UnreadablePicture {
+    private Optional<Shown> read() throws UnreadablePicture {
         FrameControl control = null;
         ByteArrayOutputStream data = new ByteArrayOutputStream();
         for (Chunk chunk = take(); chunk != null; chunk = take()) {
@@ -193,7 +197,7 @@ public final class ApngReader {
         }
     }
 
-    private ApngFrame shown(FrameControl control, byte[] data) throws UnreadablePicture {
+    private Shown shown(FrameControl control, byte[] data) throws UnreadablePicture {
         if (framesRead == limits.maxFrames()) {
             throw new UnreadablePicture("has more than " + limits.maxFrames() + " frames");
         }
@@ -212,7 +216,7 @@ public final class ApngReader {
         Compositor.over(picture, control.place().left(), control.place().top(), canvas, size);
         last = control;
         framesRead++;
-        return new ApngFrame(Raster.of(size, canvas.clone()), control.delayMillis());
+        return new Shown(Raster.of(size, canvas.clone()), control.delayMillis());
     }
 
     private Raster decoded(Bounds place, byte[] data) throws UnreadablePicture {
@@ -220,12 +224,13 @@ public final class ApngReader {
         png.write(file, 0, PngChunks.SIGNATURE_BYTES);
         ByteBuffer ofFrame =
                 ByteBuffer.wrap(header.clone()).putInt(place.width()).putInt(place.height());
-        PngChunks.write(png, "IHDR", ofFrame.array());
+        PngWriter.writeChunk(png, "IHDR", ofFrame.array());
         for (Chunk chunk : ofColor) {
-            PngChunks.write(png, chunk.type(), Arrays.copyOfRange(file, chunk.start(), chunk.start() + chunk.length()));
+            PngWriter.writeChunk(
+                    png, chunk.type(), Arrays.copyOfRange(file, chunk.start(), chunk.start() + chunk.length()));
         }
-        PngChunks.write(png, "IDAT", data);
-        PngChunks.write(png, "IEND", new byte[0]);
+        PngWriter.writeChunk(png, "IDAT", data);
+        PngWriter.writeChunk(png, "IEND", new byte[0]);
         return StillReader.readWhole(png.toByteArray(), limits, Checkpoint.NONE);
     }
 

@@ -1,7 +1,6 @@
 package dobbin.apng;
 
 import dobbin.still.UnreadablePicture;
-import java.io.ByteArrayOutputStream;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.util.zip.CRC32;
@@ -59,16 +58,5 @@ final class PngChunks {
         }
         at += FRAME_BYTES + (int) length;
         return chunk;
-    }
-
-    static void write(ByteArrayOutputStream out, String type, byte[] data) {
-        byte[] name = type.getBytes(StandardCharsets.ISO_8859_1);
-        CRC32 checksum = new CRC32();
-        checksum.update(name);
-        checksum.update(data);
-        out.writeBytes(ByteBuffer.allocate(4).putInt(data.length).array());
-        out.writeBytes(name);
-        out.writeBytes(data);
-        out.writeBytes(ByteBuffer.allocate(4).putInt((int) checksum.getValue()).array());
     }
 }

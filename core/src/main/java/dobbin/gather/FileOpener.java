@@ -6,6 +6,7 @@ import dobbin.raster.Resampler;
 import dobbin.still.Checkpoint;
 import dobbin.still.DecodeLimits;
 import dobbin.still.FileKind;
+import dobbin.still.Series;
 import dobbin.still.StillReader;
 import dobbin.still.UnreadablePicture;
 import dobbin.timing.Delays;
@@ -34,12 +35,12 @@ public final class FileOpener {
     /** @return of memory that opening the file takes, about, itself not counted */
     public static long bytesToOpen(byte[] file, DecodeLimits limits) throws UnreadablePicture {
         if (FileKind.of(file) == FileKind.GIF || OraReader.isOne(file)) {
-            return Series.open(file, limits).size().area() * SERIES_BYTES_A_PIXEL;
+            return SeriesFile.open(file, limits).size().area() * SERIES_BYTES_A_PIXEL;
         }
         long most = 0;
         for (int page = 0; page < pagesToTake(file, limits); page++) {
             StillReader.Head head = StillReader.head(file, page, limits);
-            long canvas = Series.isOne(file) ? head.size().area() * SERIES_BYTES_A_PIXEL : 0;
+            long canvas = SeriesFile.isOne(file) ? head.size().area() * SERIES_BYTES_A_PIXEL : 0;
             most = Math.max(most, head.bytes() + canvas);
         }
         return most;
@@ -52,7 +53,7 @@ public final class FileOpener {
      */
     public static <E extends Exception> Opened open(
             byte[] file, DecodeLimits limits, Checkpoint checkpoint, Sink<E> sink) throws UnreadablePicture, E {
-        if (Series.isOne(file)) {
+        if (SeriesFile.isOne(file)) {
             return openSeries(file, limits, checkpoint, sink);
         }
         return openPages(file, limits, checkpoint, sink);
@@ -109,7 +110,7 @@ public final class FileOpener {
 
     private static <E extends Exception> Opened openSeries(
             byte[] file, DecodeLimits limits, Checkpoint checkpoint, Sink<E> sink) throws UnreadablePicture, E {
-        Series series = Series.open(file, limits);
+        Series series = SeriesFile.open(file, limits);
         DecodeLimits.checkSides(series.size());
         int frames = 0;
         int without = 0;
@@ -137,7 +138,7 @@ public final class FileOpener {
                 && (file[WEBP_FLAGS] & WEBP_ANIMATED) != 0;
     }
 
-    private static List<String> notes(Series animation, int frames, int without, int cut) {
+    private static List<String> notes(Series series, int frames, int without, int cut) {
         List<String> notes = new ArrayList<>();
         if (without > 0) {
             notes.add("gives no delay to " + without + " of its " + frames + " frames; they got " + Delays.USUAL_MILLIS
@@ -147,9 +148,9 @@ public final class FileOpener {
             notes.add("shows " + cut + " of its " + frames + " frames for more than " + Delays.LONGEST_MILLIS / 60_000
                     + " minutes; that is the most there can be, and they got it");
         }
-        if (!animation.warnings().isEmpty()) {
+        if (!series.warnings().isEmpty()) {
             notes.add("could be read as far as " + frames + (frames == 1 ? " frame" : " frames") + ": "
-                    + String.join("; ", animation.warnings()));
+                    + String.join("; ", series.warnings()));
         }
         return notes;
     }

@@ -7,18 +7,20 @@ import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.still.Checkpoint;
 import dobbin.still.DecodeLimits;
+import dobbin.still.Series;
 import dobbin.still.StillReader;
 import dobbin.still.UnreadablePicture;
 import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 
 /**
  * Reads an OpenRaster file layer by layer, the lowest first: each layer and each group that is visible, on a canvas of its
  * own, where it lies and as opaque as it is there. What blends with what is below it does so within its group.
  */
-public final class OraReader {
+public final class OraReader implements Series {
     private final OraZip zip;
     private final OraStack stack;
     private final DecodeLimits limits;
@@ -76,23 +78,35 @@ public final class OraReader {
         }
     }
 
+    @Override
     public Size size() {
         return stack.size();
     }
 
-    /** @return what was left out or read otherwise; known for sure once the last layer was read */
+    @Override
+    public OptionalInt plays() {
+        return OptionalInt.empty();
+    }
+
+    @Override
+    public List<String> warnings() {
+        return List.of();
+    }
+
+    @Override
     public List<String> notes() {
         return List.copyOf(notes);
     }
 
     /** @return the next layer, as large as the whole picture, or nothing at the end */
-    public Optional<Raster> next() throws UnreadablePicture {
+    @Override
+    public Optional<Shown> next() throws UnreadablePicture {
         if (!parts.hasNext()) {
             return Optional.empty();
         }
         int[] canvas = new int[Math.toIntExact(size().area())];
         lay(parts.next(), canvas, true);
-        return Optional.of(Raster.of(size(), canvas));
+        return Optional.of(new Shown(Raster.of(size(), canvas), 0));
     }
 
     /** @param isAlone whether nothing is below that it could blend with */

@@ -44,12 +44,12 @@ public final class PngWriter {
     public static byte[] bytes(Raster raster, String comment) {
         ByteArrayOutputStream file = new ByteArrayOutputStream(BUFFER_BYTES);
         file.writeBytes(SIGNATURE);
-        chunk(file, "IHDR", header(raster));
+        writeChunk(file, "IHDR", header(raster));
         if (!comment.isEmpty()) {
-            chunk(file, "tEXt", ("Comment\0" + comment).getBytes(StandardCharsets.ISO_8859_1));
+            writeChunk(file, "tEXt", ("Comment\0" + comment).getBytes(StandardCharsets.ISO_8859_1));
         }
-        chunk(file, "IDAT", data(raster));
-        chunk(file, "IEND", new byte[0]);
+        writeChunk(file, "IDAT", data(raster));
+        writeChunk(file, "IEND", new byte[0]);
         return file.toByteArray();
     }
 
@@ -63,8 +63,8 @@ public final class PngWriter {
                 .array();
     }
 
-    /** Length, type, data, and a checksum of type and data. */
-    private static void chunk(ByteArrayOutputStream file, String type, byte[] data) {
+    /** Writes a part of a PNG: length, type, data, and a checksum of type and data. */
+    public static void writeChunk(ByteArrayOutputStream file, String type, byte[] data) {
         byte[] name = type.getBytes(StandardCharsets.ISO_8859_1);
         CRC32 checksum = new CRC32();
         checksum.update(name);

@@ -21,7 +21,7 @@ public final class ApngFile {
     public ApngFile(Size size, int frames, int plays) {
         byte[] png = PngWriter.bytes(Raster.filled(size, 0));
         out.write(png, 0, PngChunks.SIGNATURE_BYTES + 25);
-        PngChunks.write(
+        PngWriter.writeChunk(
                 out, "acTL", ByteBuffer.allocate(8).putInt(frames).putInt(plays).array());
     }
 
@@ -47,7 +47,7 @@ public final class ApngFile {
                 .putShort((short) parts)
                 .put((byte) disposal)
                 .put((byte) (replaces ? 0 : 1));
-        PngChunks.write(out, "fcTL", control.array());
+        PngWriter.writeChunk(out, "fcTL", control.array());
         data(picture);
         return this;
     }
@@ -57,9 +57,9 @@ public final class ApngFile {
         if (hasPicture) {
             ByteBuffer numbered =
                     ByteBuffer.allocate(4 + data.length).putInt(sequence++).put(data);
-            PngChunks.write(out, "fdAT", numbered.array());
+            PngWriter.writeChunk(out, "fdAT", numbered.array());
         } else {
-            PngChunks.write(out, "IDAT", data);
+            PngWriter.writeChunk(out, "IDAT", data);
             hasPicture = true;
         }
     }
@@ -74,7 +74,7 @@ public final class ApngFile {
     public byte[] bytes() {
         ByteArrayOutputStream whole = new ByteArrayOutputStream();
         whole.writeBytes(out.toByteArray());
-        PngChunks.write(whole, "IEND", new byte[0]);
+        PngWriter.writeChunk(whole, "IEND", new byte[0]);
         return whole.toByteArray();
     }
 }

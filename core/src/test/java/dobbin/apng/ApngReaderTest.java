@@ -10,6 +10,7 @@ import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.still.DecodeLimits;
 import dobbin.still.PngWriter;
+import dobbin.still.Series.Shown;
 import dobbin.still.UnreadablePicture;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -30,20 +31,20 @@ class ApngReaderTest {
         return Raster.filled(new Size(width, height), color);
     }
 
-    private static List<ApngFrame> frames(byte[] file) throws UnreadablePicture {
+    private static List<Shown> frames(byte[] file) throws UnreadablePicture {
         return frames(ApngReader.open(file, DecodeLimits.USUAL));
     }
 
-    private static List<ApngFrame> frames(ApngReader reader) throws UnreadablePicture {
-        List<ApngFrame> frames = new ArrayList<>();
-        for (Optional<ApngFrame> frame = reader.next(); frame.isPresent(); frame = reader.next()) {
+    private static List<Shown> frames(ApngReader reader) throws UnreadablePicture {
+        List<Shown> frames = new ArrayList<>();
+        for (Optional<Shown> frame = reader.next(); frame.isPresent(); frame = reader.next()) {
             frames.add(frame.get());
         }
         return frames;
     }
 
     /** @return the second row, which all tests draw on */
-    private static int[] row(ApngFrame frame) {
+    private static int[] row(Shown frame) {
         return Arrays.copyOfRange(frame.picture().argb(), 4, 8);
     }
 
@@ -56,11 +57,11 @@ class ApngReaderTest {
                 .bytes();
         ApngReader reader = ApngReader.open(file, DecodeLimits.USUAL);
         assertThat(reader.size()).isEqualTo(CANVAS);
-        assertThat(reader.plays()).isEqualTo(5);
-        List<ApngFrame> frames = frames(reader);
-        assertThat(frames).extracting(ApngFrame::delayMillis).containsExactly(125, 70, 0);
+        assertThat(reader.plays()).hasValue(5);
+        List<Shown> frames = frames(reader);
+        assertThat(frames).extracting(Shown::delayMillis).containsExactly(125, 70, 0);
         assertThat(frames)
-                .extracting(ApngFrame::picture)
+                .extracting(Shown::picture)
                 .containsExactly(filled(4, 3, RED), filled(4, 3, BLUE), filled(4, 3, RED));
         assertThat(reader.warnings()).isEmpty();
         assertThat(ApngReader.isOne(file)).isTrue();
@@ -70,7 +71,7 @@ class ApngReaderTest {
     @ParameterizedTest
     @ValueSource(ints = {KEEP, CLEAR, PUT_BACK})
     void whatBecomesOfAFrameIsDoneBeforeTheNext(int disposal) throws Exception {
-        List<ApngFrame> frames = frames(new ApngFile(CANVAS, 3, 0)
+        List<Shown> frames = frames(new ApngFile(CANVAS, 3, 0)
                 .frame(filled(4, 3, RED), 10, 100)
                 .frame(filled(2, 1, BLUE), 1, 1, 10, 100, disposal, true)
                 .frame(filled(1, 1, BLUE), 0, 0, 10, 100, KEEP, true)
@@ -83,7 +84,7 @@ class ApngReaderTest {
 
     @Test
     void theFirstFrameIsNotPutBackToWhatWasNever() throws Exception {
-        List<ApngFrame> frames = frames(new ApngFile(CANVAS, 2, 0)
+        List<Shown> frames = frames(new ApngFile(CANVAS, 2, 0)
                 .frame(filled(4, 3, RED), 0, 0, 10, 100, PUT_BACK, true)
                 .frame(filled(1, 1, BLUE), 1, 1, 10, 100, KEEP, true)
                 .bytes());
@@ -92,7 +93,7 @@ class ApngReaderTest {
 
     @Test
     void aFrameTakesThePlaceOfWhatIsThereOrLiesOverIt() throws Exception {
-        List<ApngFrame> frames = frames(new ApngFile(CANVAS, 3, 0)
+        List<Shown> frames = frames(new ApngFile(CANVAS, 3, 0)
                 .frame(filled(4, 3, RED), 10, 100)
                 .frame(filled(2, 1, NONE), 0, 1, 10, 100, KEEP, false)
                 .frame(filled(2, 1, NONE), 2, 1, 10, 100, KEEP, true)
@@ -103,7 +104,7 @@ class ApngReaderTest {
 
     @Test
     void aStillBesideTheAnimationIsNoFrame() throws Exception {
-        List<ApngFrame> frames = frames(new ApngFile(CANVAS, 1, 0)
+        List<Shown> frames = frames(new ApngFile(CANVAS, 1, 0)
                 .stillBeside(filled(4, 3, BLUE))
                 .frame(filled(4, 3, RED), 10, 100)
                 .bytes());

@@ -7,6 +7,7 @@ import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.still.DecodeLimits;
 import dobbin.still.PngWriter;
+import dobbin.still.Series.Shown;
 import dobbin.still.UnreadablePicture;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -64,8 +65,8 @@ class OraTest {
 
     private static List<Raster> layers(OraReader reader) throws UnreadablePicture {
         List<Raster> layers = new ArrayList<>();
-        for (Optional<Raster> layer = reader.next(); layer.isPresent(); layer = reader.next()) {
-            layers.add(layer.get());
+        for (Optional<Shown> layer = reader.next(); layer.isPresent(); layer = reader.next()) {
+            layers.add(layer.get().picture());
         }
         return layers;
     }

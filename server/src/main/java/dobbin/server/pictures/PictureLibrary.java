@@ -4,7 +4,7 @@ import dobbin.edit.NewStill;
 import dobbin.gather.FileOpener;
 import dobbin.gather.Gathered;
 import dobbin.gather.Opened;
-import dobbin.gather.Series;
+import dobbin.gather.SeriesFile;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.reel.ContentName;
@@ -90,7 +90,7 @@ public class PictureLibrary implements Pictures {
     boolean isSmall(Incoming incoming) {
         try {
             return incoming.size() <= SMALL_FILE_BYTES
-                    && !Series.isOne(incoming.head())
+                    && !SeriesFile.isOne(incoming.head())
                     && budget.isSmall(FileOpener.bytesToOpen(incoming.bytes(), limits));
         } catch (UnreadablePicture e) {
             return true;

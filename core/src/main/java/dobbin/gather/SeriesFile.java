@@ -1,0 +1,71 @@
+package dobbin.gather;
+
+import dobbin.apng.ApngReader;
+import dobbin.gif.GifFormatException;
+import dobbin.gif.GifFrame;
+import dobbin.gif.GifReader;
+import dobbin.ora.OraReader;
+import dobbin.raster.Size;
+import dobbin.still.DecodeLimits;
+import dobbin.still.FileKind;
+import dobbin.still.Series;
+import dobbin.still.UnreadablePicture;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+
+/** Opens a file of several pictures: a GIF, an animated PNG, or an OpenRaster file. */
+public final class SeriesFile {
+    private SeriesFile() {}
+
+    /** @param head the file, or its first 64 KB */
+    public static boolean isOne(byte[] head) {
+        return FileKind.of(head) == FileKind.GIF || ApngReader.isOne(head) || OraReader.isOne(head);
+    }
+
+    /** @throws UnreadablePicture where the file is none, or nothing of it can be read */
+    public static Series open(byte[] file, DecodeLimits limits) throws UnreadablePicture {
+        if (ApngReader.isOne(file)) {
+            return ApngReader.open(file, limits);
+        }
+        if (OraReader.isOne(file)) {
+            return OraReader.open(file, limits);
+        }
+        try {
+            return new Gif(GifReader.open(file, limits));
+        } catch (GifFormatException e) {
+            throw unreadable(e);
+        }
+    }
+
+    private record Gif(GifReader reader) implements Series {
+        @Override
+        public Size size() {
+            return reader.size();
+        }
+
+        @Override
+        public OptionalInt plays() {
+            return OptionalInt.of(reader.plays());
+        }
+
+        @Override
+        public List<String> warnings() {
+            return reader.warnings();
+        }
+
+        @Override
+        public Optional<Shown> next() throws UnreadablePicture {
+            try {
+                Optional<GifFrame> frame = reader.next();
+                return frame.map(each -> new Shown(each.picture(), each.delayMillis()));
+            } catch (GifFormatException e) {
+                throw unreadable(e);
+            }
+        }
+    }
+
+    private static UnreadablePicture unreadable(GifFormatException e) {
+        return new UnreadablePicture("is a GIF that cannot be read: " + e.getMessage(), e);
+    }
+}
