@@ -21,6 +21,7 @@ class FloorsTest {
             "still",
             "apng",
             "ora",
+            "register",
             "palette",
             "dither",
             "gif",

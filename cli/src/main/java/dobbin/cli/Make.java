@@ -59,6 +59,9 @@ final class Make implements Callable<Integer> {
     @Mixin
     private DeliveryOptions delivery;
 
+    @Mixin
+    private LiningUp liningUp;
+
     @Option(
             names = "--plays",
             paramLabel = "forever|N",
@@ -87,7 +90,9 @@ final class Make implements Callable<Integer> {
     @Option(names = "--repeat", paramLabel = "N", description = "how often to encode, for the time (1)")
     private int repeat = 1;
 
-    @Option(names = "--report", description = "also say what each frame weighs, and why")
+    @Option(
+            names = "--report",
+            description = "also say what each frame weighs, and why; and where each lined-up still lies")
     private boolean report;
 
     private enum May {
@@ -125,6 +130,9 @@ final class Make implements Callable<Integer> {
             throw new EditRejected(folder.toString(), "holds no picture that can be read");
         }
         int budgetBytes = budgetBytes();
+        if (liningUp.isWanted()) {
+            stills.lineUp(liningUp, report, spec.commandLine().getErr());
+        }
         Reel reel = reel(stills);
         if (OutFile.isLayered(out)) {
             say(LayeredFile.write(reel, stills.pictures(), file));

@@ -58,6 +58,21 @@ final class StillsFolder {
         return List.copyOf(stills);
     }
 
+    /** Lays the stills over one another; their pictures have one size from then on. */
+    void lineUp(LiningUp liningUp, boolean tells, PrintWriter err) {
+        List<Raster> before =
+                stills.stream().map(still -> rasters.get(still.picture())).toList();
+        List<Raster> linedUp = liningUp.linedUp(stills, before, tells, err);
+        for (int i = 0; i < stills.size(); i++) {
+            NewStill still = stills.get(i);
+            rasters.put(still.picture(), linedUp.get(i));
+            stills.set(
+                    i,
+                    new NewStill(
+                            still.picture(), still.name(), linedUp.get(i).size(), still.delayMillis(), still.plays()));
+        }
+    }
+
     /** Smaller copies are made when first asked for. */
     Pictures pictures() {
         return (picture, level) -> copies.computeIfAbsent(picture + level, missing -> level.of(rasters.get(picture)));

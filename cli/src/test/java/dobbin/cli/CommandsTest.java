@@ -1,7 +1,9 @@
 package dobbin.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
+import dobbin.raster.Bounds;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.skerry.SkerryPoint;
@@ -95,6 +97,48 @@ class CommandsTest {
             assertThat(StillReader.read(png, DecodeLimits.USUAL).raster())
                     .isEqualTo(Raster.filled(new Size(15, 10), COLORS[i]));
         }
+    }
+
+    @Test
+    void stillsTakenByHandAreLaidOverOneAnotherAndCropped() throws Exception {
+        Path burst = Files.createDirectory(folder.resolve("burst"));
+        Raster scene = SkerryPoint.sunrise(3, new Size(480, 360)).get(2);
+        int[][] corners = {{40, 30}, {52, 21}, {33, 44}};
+        for (int i = 0; i < corners.length; i++) {
+            int[] corner = corners[i];
+            Raster still = scene.cut(new Bounds(corner[0], corner[1], corner[0] + 400, corner[1] + 280));
+            Files.write(burst.resolve("view " + (i + 1) + ".png"), PngWriter.bytes(still));
+        }
+        Files.write(burst.resolve("view 4.png"), PngWriter.bytes(Raster.filled(new Size(400, 280), 0xFF8090A0)));
+        Said made = said(
+                "make",
+                burst.toString(),
+                gif.toString(),
+                "--line-up-to",
+                "1",
+                "--crop-ragged",
+                "--report",
+                "--scale",
+                "100");
+        assertThat(made.status).isZero();
+        List<String> told =
+                made.err.lines().filter(line -> line.startsWith("{\"file\"")).toList();
+        assertThat(told).hasSize(4);
+        for (int i = 0; i < corners.length; i++) {
+            JsonNode line = JsonMapper.shared().readTree(told.get(i));
+            assertThat(line.get("file").asString()).isEqualTo("view " + (i + 1) + ".png");
+            assertThat(line.get("dx").asDouble()).isCloseTo(corners[i][0] - 40, within(0.1));
+            assertThat(line.get("dy").asDouble()).isCloseTo(corners[i][1] - 30, within(0.1));
+            assertThat(line.get("turnDegrees").asDouble()).isCloseTo(0, within(0.02));
+            assertThat(line.get("scale").asDouble()).isCloseTo(1, within(0.001));
+            assertThat(line.get("sure").asDouble()).isGreaterThan(0.9);
+        }
+        assertThat(made.err).contains("left as it was: “view 4.png” does not match “view 1.png”");
+        JsonNode line = JsonMapper.shared().readTree(made.out);
+        assertThat(line.get("width").asInt()).isBetween(378, 381);
+        assertThat(line.get("height").asInt()).isBetween(255, 257);
+        Said refused = said("make", burst.toString(), gif.toString(), "--line-up-to", "5");
+        assertThat(refused.err).contains("--line-up-to").contains("must be from 1 to 4");
     }
 
     @Test

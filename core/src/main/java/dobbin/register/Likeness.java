@@ -1,0 +1,43 @@
+package dobbin.register;
+
+/** How well two planes agree where a warp lays them over one another: their correlation, -1 to 1. */
+final class Likeness {
+    private static final double LEAST_SHARE = 0.4;
+
+    private Likeness() {}
+
+    /** @return -1 where they hardly overlap */
+    static double of(Plane other, Plane still, Warp warp) {
+        double sum = 0;
+        double sumOther = 0;
+        double squares = 0;
+        double squaresOther = 0;
+        double products = 0;
+        int count = 0;
+        for (int y = 0; y < other.height(); y++) {
+            double py = y + 0.5 - other.height() / 2.0;
+            for (int x = 0; x < other.width(); x++) {
+                double px = x + 0.5 - other.width() / 2.0;
+                double u = warp.x(px, py) + still.width() / 2.0 - 0.5;
+                double v = warp.y(px, py) + still.height() / 2.0 - 0.5;
+                if (still.isInside(u, v)) {
+                    double a = still.between(u, v);
+                    double b = other.at(x, y);
+                    sum += a;
+                    sumOther += b;
+                    squares += a * a;
+                    squaresOther += b * b;
+                    products += a * b;
+                    count++;
+                }
+            }
+        }
+        if (count < LEAST_SHARE * other.width() * other.height()) {
+            return -1;
+        }
+        double spread = squares - sum * sum / count;
+        double spreadOther = squaresOther - sumOther * sumOther / count;
+        double both = Math.sqrt(spread * spreadOther);
+        return both < 1e-9 ? 0 : (products - sum * sumOther / count) / both;
+    }
+}

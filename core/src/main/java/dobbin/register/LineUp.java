@@ -1,0 +1,116 @@
+package dobbin.register;
+
+import dobbin.raster.Raster;
+import dobbin.raster.Size;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+
+/**
+ * Lines stills up to one of them. First all turns, scales and shifts in a range are tried on very small pictures; the
+ * likeliest are improved ({@link Fit}) on larger and larger ones.
+ */
+public final class LineUp {
+    private static final int LONGER_SIDE = 640;
+    private static final int SMALLEST_SIDE = 28;
+    private static final int CANDIDATES = 6;
+    private static final double MOST_TURN = 8;
+    private static final double TURN_STEP = 2;
+    private static final double[] SCALES = {0.93, 1, 1.07};
+    /** How far a middle may lie off, as a share of the side. */
+    private static final double MOST_SHIFT = 0.14;
+
+    private static final int LAST_OF_EDGES = 1;
+    private static final double FIRST_SPREAD = 0.1;
+    private static final double LATER_SPREAD = 0.02;
+    private static final double SURE_ENOUGH = 0.3;
+
+    private final Size size;
+    private final double pixels;
+    /** From the largest to the smallest. */
+    private final List<Plane> planes;
+
+    private final List<Plane> edges;
+
+    private record Candidate(Warp warp, double likeness) {}
+
+    /** @param other the still that others are lined up to */
+    public LineUp(Raster other) {
+        this.size = other.size().reducedTo(LONGER_SIDE);
+        this.pixels = (double) other.width() / size.width();
+        this.planes = pyramid(other);
+        this.edges = edges(planes);
+    }
+
+    private List<Plane> pyramid(Raster picture) {
+        // Of one scale, also where a still has other dimensions.
+        Size reduced = new Size((int) Math.max(2, Math.round(picture.width() / pixels)), (int)
+                Math.max(2, Math.round(picture.height() / pixels)));
+        List<Plane> pyramid = new ArrayList<>();
+        Plane plane = Plane.of(picture, reduced).softened();
+        pyramid.add(plane);
+        while (Math.min(plane.width(), plane.height()) >= 2 * SMALLEST_SIDE) {
+            plane = plane.half();
+            pyramid.add(plane);
+        }
+        return pyramid;
+    }
+
+    private static List<Plane> edges(List<Plane> planes) {
+        return planes.stream().map(Plane::edges).toList();
+    }
+
+    /** @return how the still lies on the other one; as it was where it does not match */
+    public Alignment of(Raster still) {
+        List<Plane> stills = pyramid(still);
+        int levels = Math.min(planes.size(), stills.size());
+        List<Plane> stillEdges = edges(stills);
+        List<Candidate> candidates = guessed(edges.get(levels - 1), stillEdges.get(levels - 1));
+        for (int level = levels - 1; level >= 0; level--) {
+            boolean isFirst = level == levels - 1;
+            List<Candidate> improved = new ArrayList<>();
+            for (Candidate candidate : candidates) {
+                Warp warp = isFirst ? candidate.warp : candidate.warp.doubled();
+                improved.add(improved(level, stills.get(level), stillEdges.get(level), warp));
+            }
+            improved.sort(Comparator.comparingDouble(Candidate::likeness).reversed());
+            candidates = improved.subList(0, Math.max(1, improved.size() / 2));
+        }
+        Warp found = candidates.get(0).warp;
+        int looked = Math.min(1, levels - 1);
+        Warp there = looked == 0 ? found : new Warp(found.a(), found.b(), found.dx() / 2, found.dy() / 2);
+        double sure = Math.max(0, Likeness.of(edges.get(looked), stillEdges.get(looked), there));
+        return sure < SURE_ENOUGH ? Alignment.asItWas(sure) : found.alignment(pixels, sure);
+    }
+
+    /** By edges while pictures are small; by all lightness once it is near, since fine edges are mostly noise. */
+    private Candidate improved(int level, Plane still, Plane stillEdges, Warp warp) {
+        Warp better = level > LAST_OF_EDGES
+                ? Fit.improved(edges.get(level), stillEdges, warp, FIRST_SPREAD)
+                : Fit.improved(planes.get(level), still, warp, LATER_SPREAD);
+        double before = Likeness.of(edges.get(level), stillEdges, warp);
+        double after = Likeness.of(edges.get(level), stillEdges, better);
+        return after >= before ? new Candidate(better, after) : new Candidate(warp, before);
+    }
+
+    private static List<Candidate> guessed(Plane other, Plane still) {
+        List<Candidate> guesses = new ArrayList<>();
+        int mostX = (int) Math.ceil(MOST_SHIFT * other.width());
+        int mostY = (int) Math.ceil(MOST_SHIFT * other.height());
+        for (double turn = -MOST_TURN; turn <= MOST_TURN; turn += TURN_STEP) {
+            for (double scale : SCALES) {
+                Candidate best = null;
+                for (int dy = -mostY; dy <= mostY; dy++) {
+                    for (int dx = -mostX; dx <= mostX; dx++) {
+                        Warp warp = Warp.of(turn, scale, dx, dy);
+                        double likeness = Likeness.of(other, still, warp);
+                        best = best == null || likeness > best.likeness ? new Candidate(warp, likeness) : best;
+                    }
+                }
+                guesses.add(best);
+            }
+        }
+        guesses.sort(Comparator.comparingDouble(Candidate::likeness).reversed());
+        return guesses.subList(0, CANDIDATES);
+    }
+}

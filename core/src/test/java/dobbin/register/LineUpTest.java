@@ -1,0 +1,112 @@
+package dobbin.register;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dobbin.raster.Affine;
+import dobbin.raster.Bounds;
+import dobbin.raster.Compositor;
+import dobbin.raster.Placement;
+import dobbin.raster.Raster;
+import dobbin.raster.Size;
+import dobbin.skerry.SkerryPoint;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Bursts that are made with known shifts, turns and scales, noise, other light, and something that moves. */
+class LineUpTest {
+    private static final Size SIZE = new Size(640, 480);
+    private static final Size LARGE = new Size(960, 720);
+    private static final Raster SCENE = SkerryPoint.sunrise(3, LARGE).get(2);
+    private static final Affine TO_OTHER =
+            Affine.shift(-(LARGE.width() - SIZE.width()) / 2.0, -(LARGE.height() - SIZE.height()) / 2.0);
+    private static final Raster OTHER = seen(TO_OTHER);
+
+    private static Raster seen(Affine place) {
+        int[] argb = new int[(int) SIZE.area()];
+        Placement.draw(SCENE, place, Bounds.all(SIZE))
+                .ifPresent(layer -> Compositor.over(layer.raster(), layer.x(), layer.y(), argb, SIZE));
+        return Raster.of(SIZE, argb);
+    }
+
+    /** Noise, up to a tenth lighter or darker, and a fifth of the picture covered by something else. */
+    private static Raster disturbed(Raster picture, Random random) {
+        int[] argb = picture.argb().clone();
+        double light = 0.9 + 0.2 * random.nextDouble();
+        int width = 286;
+        int height = 215;
+        int left = random.nextInt(SIZE.width() - width);
+        int top = random.nextInt(SIZE.height() - height);
+        for (int y = 0; y < SIZE.height(); y++) {
+            for (int x = 0; x < SIZE.width(); x++) {
+                int at = y * SIZE.width() + x;
+                boolean moved = x >= left && x < left + width && y >= top && y < top + height;
+                int pixel = moved ? 0xFF304050 + (x / 16 * 37 + y / 16 * 91) % 120 * 0x10101 : argb[at];
+                int changed = 0xFF;
+                for (int shift = 16; shift >= 0; shift -= 8) {
+                    double value = (pixel >> shift & 0xFF) * light + 4 * random.nextGaussian();
+                    changed = changed << 8 | (int) Math.max(0, Math.min(255, Math.rint(value)));
+                }
+                argb[at] = changed;
+            }
+        }
+        return Raster.of(SIZE, argb);
+    }
+
+    private static Raster still(Alignment wanted, Random random) {
+        return disturbed(seen(TO_OTHER.then(wanted.place(SIZE, SIZE).inverse())), random);
+    }
+
+    private static double cornerError(Alignment found, Alignment wanted) {
+        Affine one = found.place(SIZE, SIZE);
+        Affine other = wanted.place(SIZE, SIZE);
+        double sum = 0;
+        for (int corner = 0; corner < 4; corner++) {
+            double x = corner % 2 * SIZE.width();
+            double y = corner / 2 * SIZE.height();
+            sum += Math.hypot(one.x(x, y) - other.x(x, y), one.y(x, y) - other.y(x, y)) / 4;
+        }
+        return sum;
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12})
+    void aStillIsFoundToHalfAPixelAtItsCorners(int seed) {
+        Random random = new Random(seed);
+        Alignment wanted = new Alignment(
+                (random.nextDouble() - 0.5) * 120,
+                (random.nextDouble() - 0.5) * 120,
+                (random.nextDouble() - 0.5) * 12,
+                0.95 + 0.1 * random.nextDouble(),
+                1,
+                true);
+        Raster still = disturbed(seen(TO_OTHER.then(wanted.place(SIZE, SIZE).inverse())), random);
+        Alignment found = new LineUp(OTHER).of(still);
+        assertThat(found.found()).isTrue();
+        assertThat(cornerError(found, wanted))
+                .as("%s, wanted %s", found, wanted)
+                .isLessThan(0.5);
+    }
+
+    @Test
+    void theSameStillLiesWhereItIs() {
+        Alignment found = new LineUp(OTHER).of(OTHER);
+        assertThat(cornerError(found, new Alignment(0, 0, 0, 1, 1, true))).isLessThan(0.01);
+        assertThat(found.sure()).isGreaterThan(0.99);
+    }
+
+    @Test
+    void aStillOfSomethingElseIsLeftAsItWas() {
+        int[] argb = new int[(int) SIZE.area()];
+        Random random = new Random(5);
+        for (int i = 0; i < argb.length; i++) {
+            argb[i] = 0xFF000000 | (random.nextInt(256)) * 0x10101;
+        }
+        Alignment noise = new LineUp(OTHER).of(Raster.of(SIZE, argb));
+        assertThat(noise.found()).isFalse();
+        assertThat(noise.place(SIZE, SIZE)).isEqualTo(Affine.NONE);
+        assertThat(new LineUp(OTHER).of(Raster.filled(SIZE, 0xFF808080)).found())
+                .isFalse();
+    }
+}
