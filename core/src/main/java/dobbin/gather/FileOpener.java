@@ -1,6 +1,5 @@
 package dobbin.gather;
 
-import dobbin.ora.OraReader;
 import dobbin.raster.Raster;
 import dobbin.raster.Resampler;
 import dobbin.still.Checkpoint;
@@ -18,9 +17,6 @@ import java.util.OptionalInt;
 
 /** Opens any file a reel can be made from, by what it holds and not by what it is called. */
 public final class FileOpener {
-    /** The canvas, what is laid on it, and what it was before. */
-    private static final long SERIES_BYTES_A_PIXEL = 24;
-
     private static final int RIFF_HEADER = 12;
     private static final int WEBP_FLAGS = 20;
     private static final int WEBP_ANIMATED = 0x02;
@@ -34,14 +30,12 @@ public final class FileOpener {
 
     /** @return of memory that opening the file takes, about, itself not counted */
     public static long bytesToOpen(byte[] file, DecodeLimits limits) throws UnreadablePicture {
-        if (FileKind.of(file) == FileKind.GIF || OraReader.isOne(file)) {
-            return SeriesFile.open(file, limits).size().area() * SERIES_BYTES_A_PIXEL;
+        if (SeriesFile.isOne(file)) {
+            return SeriesFile.bytesToRead(file, limits);
         }
         long most = 0;
         for (int page = 0; page < pagesToTake(file, limits); page++) {
-            StillReader.Head head = StillReader.head(file, page, limits);
-            long canvas = SeriesFile.isOne(file) ? head.size().area() * SERIES_BYTES_A_PIXEL : 0;
-            most = Math.max(most, head.bytes() + canvas);
+            most = Math.max(most, StillReader.head(file, page, limits).bytes());
         }
         return most;
     }

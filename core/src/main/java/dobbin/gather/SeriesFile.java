@@ -9,6 +9,7 @@ import dobbin.raster.Size;
 import dobbin.still.DecodeLimits;
 import dobbin.still.FileKind;
 import dobbin.still.Series;
+import dobbin.still.StillReader;
 import dobbin.still.UnreadablePicture;
 import java.util.List;
 import java.util.Optional;
@@ -16,6 +17,9 @@ import java.util.OptionalInt;
 
 /** Opens a file of several pictures: a GIF, an animated PNG, or an OpenRaster file. */
 public final class SeriesFile {
+    /** The canvas, what is laid on it, what it was before, and a copy. */
+    private static final long BYTES_A_PIXEL = 16;
+
     private SeriesFile() {}
 
     /** @param head the file, or its first 64 KB */
@@ -33,6 +37,22 @@ public final class SeriesFile {
         }
         try {
             return new Gif(GifReader.open(file, limits));
+        } catch (GifFormatException e) {
+            throw unreadable(e);
+        }
+    }
+
+    /** @return of memory that reading it takes, about, the file not counted */
+    static long bytesToRead(byte[] file, DecodeLimits limits) throws UnreadablePicture {
+        if (OraReader.isOne(file)) {
+            return OraReader.bytesToRead(file, limits);
+        }
+        if (ApngReader.isOne(file)) {
+            StillReader.Head head = StillReader.head(file, limits);
+            return head.bytes() + head.size().area() * BYTES_A_PIXEL;
+        }
+        try {
+            return GifReader.sizeOf(file, limits).area() * BYTES_A_PIXEL;
         } catch (GifFormatException e) {
             throw unreadable(e);
         }

@@ -45,19 +45,29 @@ public final class GifReader {
 
     /** Reads up to the first frame. */
     public static GifReader open(byte[] file, DecodeLimits limits) throws GifFormatException {
+        ByteSource in = new ByteSource(file);
+        Size size = size(in, file, limits);
+        int packed = in.unsignedByte("logical screen");
+        in.bytes(2, "logical screen");
+        return new GifReader(in, limits, size, readColors(in, packed, "global color table"));
+    }
+
+    /** @return what {@link #size} will be, without taking memory for it */
+    public static Size sizeOf(byte[] file, DecodeLimits limits) throws GifFormatException {
+        return size(new ByteSource(file), file, limits);
+    }
+
+    /** Logical screen descriptor: width, height (2 bytes each), then packed fields, background index, aspect ratio. */
+    private static Size size(ByteSource in, byte[] file, DecodeLimits limits) throws GifFormatException {
         if (file.length > limits.maxBytes()) {
             throw new GifFormatException(0, "header", "The file is larger than " + limits.maxBytes() + " bytes");
         }
-        ByteSource in = new ByteSource(file);
         String signature = new String(in.bytes(6, "header"), StandardCharsets.ISO_8859_1);
         if (!signature.equals("GIF89a") && !signature.equals("GIF87a")) {
             throw new GifFormatException(0, "header", "The file does not begin with GIF87a or GIF89a");
         }
-        // Logical screen descriptor: width, height (2 bytes each), packed fields, background index, aspect ratio.
         int width = in.unsignedShort("logical screen");
         int height = in.unsignedShort("logical screen");
-        int packed = in.unsignedByte("logical screen");
-        in.bytes(2, "logical screen");
         if (width == 0 || height == 0) {
             throw new GifFormatException(6, "logical screen", "The picture is " + width + " x " + height);
         }
@@ -68,7 +78,7 @@ public final class GifReader {
                     "The picture is " + width + " x " + height + ", over the limit of " + limits.maxPixels()
                             + " pixels");
         }
-        return new GifReader(in, limits, new Size(width, height), readColors(in, packed, "global color table"));
+        return new Size(width, height);
     }
 
     public Size size() {

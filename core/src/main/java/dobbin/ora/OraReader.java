@@ -21,6 +21,9 @@ import java.util.OptionalInt;
  * own, where it lies and as opaque as it is there. What blends with what is below it does so within its group.
  */
 public final class OraReader implements Series {
+    /** The canvas, a group on it, and a layer of that; and what it is reduced to. */
+    private static final long BYTES_A_PIXEL = 24;
+
     private final OraZip zip;
     private final OraStack stack;
     private final DecodeLimits limits;
@@ -37,6 +40,13 @@ public final class OraReader implements Series {
     /** @param head the file, or its first bytes */
     public static boolean isOne(byte[] head) {
         return OraZip.isOne(head);
+    }
+
+    /** @return of memory that reading it takes, about, the file not counted */
+    public static long bytesToRead(byte[] file, DecodeLimits limits) throws UnreadablePicture {
+        Size size =
+                OraStack.read(OraZip.openStack(file, limits).file(OraZip.STACK)).size();
+        return (long) OraZip.MOST_TIMES * file.length + size.area() * BYTES_A_PIXEL;
     }
 
     /** Reads the list of layers. */

@@ -8,6 +8,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.function.Predicate;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 
@@ -19,7 +20,7 @@ final class OraZip {
     private static final int MOST_ENTRIES = 10_000;
     private static final int BUFFER_BYTES = 64 * 1024;
     /** Pictures in it are packed already: all of it unpacked is hardly more than the file. */
-    private static final int MOST_TIMES = 4;
+    static final int MOST_TIMES = 4;
 
     private final Map<String, byte[]> files = new HashMap<>();
 
@@ -33,6 +34,15 @@ final class OraZip {
 
     /** @throws UnreadablePicture where it is damaged, or unpacks to more than a file of its size would hold */
     static OraZip open(byte[] file, DecodeLimits limits) throws UnreadablePicture {
+        return open(file, limits, name -> name.equals(STACK) || name.startsWith("data/"));
+    }
+
+    /** As above, but keeps the list of layers alone. */
+    static OraZip openStack(byte[] file, DecodeLimits limits) throws UnreadablePicture {
+        return open(file, limits, STACK::equals);
+    }
+
+    private static OraZip open(byte[] file, DecodeLimits limits, Predicate<String> keeps) throws UnreadablePicture {
         OraZip zip = new OraZip();
         long left = MOST_TIMES * Math.max(file.length, 1_000_000L);
         int entries = 0;
@@ -41,11 +51,11 @@ final class OraZip {
                 if (++entries > MOST_ENTRIES) {
                     throw new UnreadablePicture("holds more than " + MOST_ENTRIES + " files");
                 }
-                byte[] bytes = read(in, Math.min(left, limits.maxBytes()), entry.getName());
-                left -= bytes.length;
                 String name = entry.getName();
-                if (name.equals(STACK) || name.startsWith("data/")) {
-                    zip.files.put(name, bytes);
+                ByteArrayOutputStream kept = keeps.test(name) ? new ByteArrayOutputStream() : null;
+                left -= read(in, Math.min(left, limits.maxBytes()), name, kept);
+                if (kept != null) {
+                    zip.files.put(name, kept.toByteArray());
                 }
             }
         } catch (IOException | IllegalArgumentException e) {
@@ -63,15 +73,20 @@ final class OraZip {
         return bytes;
     }
 
-    private static byte[] read(ZipInputStream in, long most, String name) throws IOException, UnreadablePicture {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
+    /** @param kept gets the bytes; null to pass over them. @return how many there were */
+    private static long read(ZipInputStream in, long most, String name, ByteArrayOutputStream kept)
+            throws IOException, UnreadablePicture {
+        long read = 0;
         byte[] buffer = new byte[BUFFER_BYTES];
         for (int count = in.read(buffer); count >= 0; count = in.read(buffer)) {
-            if (out.size() + count > most) {
+            read += count;
+            if (read > most) {
                 throw new UnreadablePicture("unpacks to far more than it is (“" + name + "”)");
             }
-            out.write(buffer, 0, count);
+            if (kept != null) {
+                kept.write(buffer, 0, count);
+            }
         }
-        return out.toByteArray();
+        return read;
     }
 }
