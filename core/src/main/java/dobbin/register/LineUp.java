@@ -12,20 +12,26 @@ import java.util.List;
  */
 public final class LineUp {
     private static final int LONGER_SIDE = 640;
-    private static final int SMALLEST_SIDE = 28;
+    /** The smallest planes are less than twice as long, or as narrow. */
+    private static final int SMALL = 40;
+
+    private static final int NARROW = 12;
     private static final int CANDIDATES = 6;
     private static final double MOST_TURN = 8;
     private static final double TURN_STEP = 2;
     private static final double[] SCALES = {0.93, 1, 1.07};
+
     /** How far a middle may lie off, as a share of the side. */
     private static final double MOST_SHIFT = 0.14;
 
+    /** From this size on, half of the largest, lightness is compared. */
     private static final int LAST_OF_EDGES = 1;
+
     private static final double FIRST_SPREAD = 0.1;
     private static final double LATER_SPREAD = 0.02;
     private static final double SURE_ENOUGH = 0.3;
 
-    private final Size size;
+    /** Pixels of the other still to one of the largest plane. */
     private final double pixels;
     /** From the largest to the smallest. */
     private final List<Plane> planes;
@@ -36,8 +42,8 @@ public final class LineUp {
 
     /** @param other the still that others are lined up to */
     public LineUp(Raster other) {
-        this.size = other.size().reducedTo(LONGER_SIDE);
-        this.pixels = (double) other.width() / size.width();
+        this.pixels =
+                (double) other.width() / other.size().reducedTo(LONGER_SIDE).width();
         this.planes = pyramid(other);
         this.edges = edges(planes);
     }
@@ -49,7 +55,8 @@ public final class LineUp {
         List<Plane> pyramid = new ArrayList<>();
         Plane plane = Plane.of(picture, reduced).softened();
         pyramid.add(plane);
-        while (Math.min(plane.width(), plane.height()) >= 2 * SMALLEST_SIDE) {
+        while (Math.max(plane.width(), plane.height()) >= 2 * SMALL
+                && Math.min(plane.width(), plane.height()) >= NARROW) {
             plane = plane.half();
             pyramid.add(plane);
         }
@@ -63,7 +70,11 @@ public final class LineUp {
     /** @return how the still lies on the other one; as it was where it does not match */
     public Alignment of(Raster still) {
         List<Plane> stills = pyramid(still);
-        int levels = Math.min(planes.size(), stills.size());
+        int levels = planes.size();
+        if (stills.size() < levels) {
+            // Far smaller than the other one.
+            return Alignment.asItWas(0);
+        }
         List<Plane> stillEdges = edges(stills);
         List<Candidate> candidates = guessed(edges.get(levels - 1), stillEdges.get(levels - 1));
         for (int level = levels - 1; level >= 0; level--) {
@@ -78,7 +89,7 @@ public final class LineUp {
         }
         Warp found = candidates.get(0).warp;
         int looked = Math.min(1, levels - 1);
-        Warp there = looked == 0 ? found : new Warp(found.a(), found.b(), found.dx() / 2, found.dy() / 2);
+        Warp there = looked == 0 ? found : found.halved();
         double sure = Math.max(0, Likeness.of(edges.get(looked), stillEdges.get(looked), there));
         return sure < SURE_ENOUGH ? Alignment.asItWas(sure) : found.alignment(pixels, sure);
     }

@@ -24,6 +24,11 @@ record Warp(double a, double b, double dx, double dy) {
         return new Warp(a, b, 2 * dx, 2 * dy);
     }
 
+    /** @return the same on planes half as large */
+    Warp halved() {
+        return new Warp(a, b, dx / 2, dy / 2);
+    }
+
     /** @return how the still lies on the other one; {@code pixels} of that are one of these */
     Alignment alignment(double pixels, double sure) {
         double squared = a * a + b * b;

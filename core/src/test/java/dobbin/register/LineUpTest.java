@@ -1,6 +1,7 @@
 package dobbin.register;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import dobbin.raster.Affine;
 import dobbin.raster.Bounds;
@@ -108,5 +109,17 @@ class LineUpTest {
         assertThat(noise.place(SIZE, SIZE)).isEqualTo(Affine.NONE);
         assertThat(new LineUp(OTHER).of(Raster.filled(SIZE, 0xFF808080)).found())
                 .isFalse();
+    }
+
+    @Test
+    void tinyStillsAndStillsOfOtherDimensionsDoNoHarm() {
+        Raster tiny = Raster.filled(new Size(3, 2), 0xFF404040);
+        assertThat(new LineUp(tiny).of(tiny).found()).isFalse();
+        assertThat(new LineUp(OTHER).of(tiny).found()).isFalse();
+        Raster lower = OTHER.cut(new Bounds(0, 40, 640, 440));
+        Alignment found = new LineUp(OTHER).of(lower);
+        Affine place = found.place(lower.size(), SIZE);
+        assertThat(place.x(0, 0)).isCloseTo(0, within(0.1));
+        assertThat(place.y(0, 0)).isCloseTo(40, within(0.1));
     }
 }

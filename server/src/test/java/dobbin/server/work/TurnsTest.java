@@ -25,10 +25,13 @@ class TurnsTest {
         int threads = Runtime.getRuntime().availableProcessors();
         CountDownLatch busy = new CountDownLatch(threads);
         CountDownLatch free = new CountDownLatch(1);
+        CountDownLatch others = new CountDownLatch(1);
         for (int i = 0; i < threads; i++) {
+            // One thread becomes free, so that what begins first is also noted first.
+            CountDownLatch end = i == 0 ? free : others;
             turns.at(Turns.Urgency.LATER).execute(() -> {
                 busy.countDown();
-                await(free);
+                await(end);
             });
         }
         busy.await();
@@ -44,7 +47,8 @@ class TurnsTest {
         }
         free.countDown();
         done.await();
-        assertThat(order.indexOf("SEEN")).isLessThan(order.indexOf("LATER 2"));
+        others.countDown();
+        assertThat(order).containsExactly("SEEN", "LATER 1", "LATER 2");
     }
 
     /** All the others end only after it is done. */
