@@ -54,9 +54,6 @@ public final class OraReader implements Series {
         OraZip zip = OraZip.open(file, limits);
         OraStack stack = OraStack.read(zip.file(OraZip.STACK));
         Size size = stack.size();
-        if (size.width() < 1 || size.height() < 1) {
-            throw new UnreadablePicture("is " + size + " pixels");
-        }
         DecodeLimits.checkSides(size);
         List<Part> visible = stack.parts().stream().filter(Part::visible).toList();
         if (size.area() > limits.maxPixels() || size.area() * visible.size() > limits.maxAnimationPixels()) {

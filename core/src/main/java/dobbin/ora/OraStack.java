@@ -62,7 +62,7 @@ record OraStack(Size size, List<Part> parts) {
             } finally {
                 reader.close();
             }
-        } catch (XMLStreamException | NumberFormatException e) {
+        } catch (XMLStreamException | IllegalArgumentException e) {
             throw new UnreadablePicture("has a list of layers that cannot be read (" + OraZip.STACK + ")", e);
         }
     }

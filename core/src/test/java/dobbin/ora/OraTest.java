@@ -33,6 +33,10 @@ class OraTest {
         private final ZipOutputStream zip = new ZipOutputStream(bytes);
 
         OraFile(String stack) throws IOException {
+            this("4", stack);
+        }
+
+        OraFile(String width, String stack) throws IOException {
             byte[] mime = "image/openraster".getBytes(StandardCharsets.US_ASCII);
             CRC32 checksum = new CRC32();
             checksum.update(mime);
@@ -44,7 +48,8 @@ class OraTest {
             zip.write(mime);
             with(
                     "stack.xml",
-                    ("<image w='4' h='2'><stack>" + stack + "</stack></image>").getBytes(StandardCharsets.UTF_8));
+                    ("<image w='" + width + "' h='2'><stack>" + stack + "</stack></image>")
+                            .getBytes(StandardCharsets.UTF_8));
         }
 
         OraFile with(String name, byte[] file) throws IOException {
@@ -138,6 +143,13 @@ class OraTest {
         assertThatThrownBy(() -> layers(open(missing))).hasMessageContaining("lacks the part “../../etc/passwd”");
         byte[] entity = new OraFile("&outside;").bytes();
         assertThatThrownBy(() -> open(entity)).hasMessageContaining("cannot be read (stack.xml)");
+        for (String width : List.of("0", "-3", "wide", "1e99")) {
+            byte[] sized = new OraFile(width, "<layer src='data/a.png'/>").bytes();
+            assertThatThrownBy(() -> open(sized))
+                    .as(width)
+                    .isInstanceOf(UnreadablePicture.class)
+                    .hasMessageContaining("cannot be read (stack.xml)");
+        }
         byte[] nothing = new OraFile("<layer src='data/a.png' visibility='hidden'/>").bytes();
         assertThatThrownBy(() -> open(nothing)).hasMessageContaining("has no visible layer");
         byte[] deep = new OraFile("<stack>".repeat(200) + "</stack>".repeat(200)).bytes();
