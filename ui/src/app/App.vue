@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import WaitingClips from '@/gather/clip/WaitingClips.vue'
 import GatherPanel from '@/gather/GatherPanel.vue'
 import { useKeyboard } from '@/ground/keys'
 import { atFoot, barsBelow, message } from '@/ground/messages'
@@ -28,6 +29,7 @@ function act(): void {
   <v-app>
     <router-view />
     <gather-panel />
+    <waiting-clips />
     <key-list :groups="ALL_KEYS" />
     <v-snackbar :key="said" v-model="shown" :timeout="atFoot?.kind === 'problem' ? 9000 : 5000"
       :style="{ marginBottom: `${barsBelow}px` }" :role="atFoot?.kind === 'problem' ? 'alert' : 'status'" location="bottom">

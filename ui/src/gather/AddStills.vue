@@ -4,7 +4,8 @@ import { computed, ref } from 'vue'
 import { useOpenReel } from '@/ground/navigation'
 import type { Into } from './arriving'
 import FileChooser from './FileChooser.vue'
-import { gatherInto, gathering } from './gather'
+import { gatherInto } from './gather'
+import { gathering } from './gathering'
 
 /** Chooses files or a folder to begin with. Without a reel to add to, they make a new one. */
 const props = defineProps<{ to?: string }>()

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { nextTick, ref } from 'vue'
+import { gatherable } from './gatherable'
 import type { Gatherable } from './gatherable'
 
 /** The browser's own pickers, for files, one file, or a folder. */
@@ -16,10 +17,7 @@ async function open(several: boolean): Promise<void> {
 
 function take(event: Event): void {
   const input = event.target as HTMLInputElement
-  const chosen = [...(input.files ?? [])].map((file) => ({
-    file,
-    folder: file.webkitRelativePath.split('/').at(-2) ?? '',
-  }))
+  const chosen = [...(input.files ?? [])].map((file) => gatherable(file, file.webkitRelativePath.split('/').at(-2)))
   input.value = ''
   many.value = true
   emit('take', chosen)
@@ -30,7 +28,7 @@ defineExpose({ chooseFiles: () => open(true), chooseOne: () => open(false), choo
 
 <template>
   <span class="pickers">
-    <input ref="files" type="file" :multiple="many" accept="image/*,.ora" class="unseen" tabindex="-1"
+    <input ref="files" type="file" :multiple="many" accept="image/*,video/*,.ora" class="unseen" tabindex="-1"
       aria-label="Stills to add" data-test="files" @change="take" @cancel="emit('cancel')" />
     <input ref="folder" type="file" webkitdirectory class="unseen" tabindex="-1" aria-label="Folder of stills to add"
       data-test="folder" @change="take" />

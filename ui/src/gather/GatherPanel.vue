@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiAlertCircleOutline, mdiInformationOutline } from '@mdi/js'
-import { cancel, dismiss, gathering, shown } from './gather'
+import { cancel, dismiss, gathering, shown } from './gathering'
 </script>
 
 <template>

@@ -2,9 +2,10 @@ import { answer, api } from '@/api/client'
 import { limits } from '@/api/limits'
 import { Problem } from '@/api/problem'
 import type { Edit, NewStill, ReelView } from '@/api/types'
+import { sayProblem } from '@/ground/messages'
 import { useReel } from '@/reel/store'
 import { useSelection } from '@/reel/selection'
-import type { Gatherable } from './gatherable'
+import type { Arrival } from './gatherable'
 
 /** Where frames go: into a reel, after one of its frames or 0; or into a new reel, which is shown with its first ones. */
 export type Into = { reel: string; after: number } | { open: (reel: string) => unknown }
@@ -13,11 +14,11 @@ export type Into = { reel: string; after: number } | { open: (reel: string) => u
 const PAUSE_MILLIS = 600
 
 /**
- * Puts the stills of one gathering into a reel as they come, in counting order of their files' names, all as one step of
- * its history. The first of them make a new reel, where there is none.
+ * Puts the stills of one gathering into a reel as they come, in counting order of the names of what they come from, all as
+ * one step of its history. The first of them make a new reel, where there is none.
  */
-export class Arriving {
-  private files: Gatherable[]
+export class Arriving<Each extends Arrival> {
+  private files: Each[]
   private readonly gathering = crypto.randomUUID()
   private readonly came = new Map<number, NewStill[]>()
   /** How many frames came of each file. */
@@ -37,7 +38,7 @@ export class Arriving {
   last: number
 
   constructor(
-    files: Gatherable[],
+    files: Each[],
     private readonly into: Into,
   ) {
     this.files = files
@@ -46,10 +47,10 @@ export class Arriving {
   }
 
   /** @return the files in the order in which they will play */
-  async inOrder(): Promise<Gatherable[]> {
-    const names = this.files.map(({ file, folder }) => (this.folders().length > 1 ? `${folder}/${file.name}` : file.name))
+  async inOrder(): Promise<Each[]> {
+    const names = this.files.map(({ name, folder }) => (this.folders().length > 1 ? `${folder}/${name}` : name))
     const order = await answer(api.POST('/api/counting-order', { body: { names } }))
-    this.files = order.map((index) => this.files[index] as Gatherable)
+    this.files = order.map((index) => this.files[index] as Each)
     return this.files
   }
 
@@ -92,19 +93,28 @@ export class Arriving {
     const edits: Edit[] = [...frames]
       .filter(([folder, ids]) => folder !== '' && ids.length > 0)
       .map(([folder, ids]) => ({ type: 'nameRun', frames: ids, name: folder.slice(0, limits.NameRun.name.max) }))
-    if (edits.length > 0) {
-      const edit: Edit = { type: 'batch', edits: edits.slice(0, limits.Batch.edits.max), title: 'Name runs after their folders' }
-      const path = { id: this.told.id }
-      const told = await answer(api.POST('/api/reels/{id}/edits', { params: { path }, body: { base: this.told.revision, edit } }))
-      this.told = told
-      if (useReel().reel?.id === told.id) {
-        useReel().take(told)
+    const most = limits.Batch.edits.max
+    try {
+      for (let i = 0; i < edits.length; i += most) {
+        await this.change({ type: 'batch', edits: edits.slice(i, i + most), title: 'Name runs after their folders' })
       }
+    } catch (failure) {
+      // The frames are in all the same: someone moved or removed some of them meanwhile.
+      sayProblem(failure)
+    }
+  }
+
+  private async change(edit: Edit): Promise<void> {
+    const told = this.told as ReelView
+    const path = { id: told.id }
+    this.told = await answer(api.POST('/api/reels/{id}/edits', { params: { path }, body: { base: told.revision, edit } }))
+    if (useReel().reel?.id === told.id) {
+      useReel().take(this.told)
     }
   }
 
   /** @return the files of which nothing is in the reel */
-  missing(): Gatherable[] {
+  missing(): Each[] {
     return this.files.slice(this.kept)
   }
 
@@ -135,7 +145,7 @@ export class Arriving {
 
   /** @return what is there of the next folder: an edit puts stills in counting order of their names, whatever their folder */
   private takeFolder(): NewStill[] {
-    const { folder } = this.files[this.next] as Gatherable
+    const { folder } = this.files[this.next] as Each
     const stills: NewStill[] = []
     for (let ready = this.came.get(this.next); ready && this.files[this.next]?.folder === folder; ready = this.came.get(this.next)) {
       stills.push(...ready)
@@ -207,8 +217,8 @@ export class Arriving {
 const idsOf = (reel: ReelView): number[] => reel.frames.map((frame) => frame.id)
 
 /** What a new reel is called: its folder, else its first file without number and ending. */
-function nameFor(files: Gatherable[]): string {
-  const first = files[0] as Gatherable
-  const stem = first.file.name.replace(/\.[^.]+$/, '').replace(/[\s_(-]*\d+\)?$/, '')
+function nameFor(files: Arrival[]): string {
+  const first = files[0] as Arrival
+  const stem = first.name.replace(/\.[^.]+$/, '').replace(/[\s_(-]*\d+\)?$/, '')
   return (first.folder || stem || 'New reel').slice(0, 100)
 }

@@ -1,4 +1,5 @@
 import { onBeforeUnmount, onMounted, ref } from 'vue'
+import { gatherable } from './gatherable'
 import type { Gatherable } from './gatherable'
 
 /**
@@ -47,7 +48,7 @@ export function useFileDrop(take: (files: Gatherable[]) => void, hover?: (event:
     const files = [...(event.clipboardData?.files ?? [])]
     if (files.length > 0) {
       event.preventDefault()
-      take(files.map((file) => ({ file, folder: '' })))
+      take(files.map((file) => gatherable(file)))
     }
   }
 
@@ -63,7 +64,7 @@ function carriesFiles(event: DragEvent): boolean {
 async function filesOf(dropped: DataTransfer): Promise<Gatherable[]> {
   const entries = [...dropped.items].map((item) => item.webkitGetAsEntry()).filter((entry) => entry !== null)
   if (entries.length === 0) {
-    return [...dropped.files].map((file) => ({ file, folder: '' }))
+    return [...dropped.files].map((file) => gatherable(file))
   }
   return (await Promise.all(entries.map((entry) => filesIn(entry, '')))).flat()
 }
@@ -71,7 +72,7 @@ async function filesOf(dropped: DataTransfer): Promise<Gatherable[]> {
 async function filesIn(entry: FileSystemEntry, folder: string): Promise<Gatherable[]> {
   if (entry.isFile) {
     const file = await new Promise<File>((resolve, reject) => (entry as FileSystemFileEntry).file(resolve, reject))
-    return [{ file, folder }]
+    return [gatherable(file, folder)]
   }
   const reader = (entry as FileSystemDirectoryEntry).createReader()
   const found: Gatherable[] = []

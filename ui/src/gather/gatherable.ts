@@ -1,5 +1,12 @@
-/** A file to be read, and the folder it lay in. */
-export interface Gatherable {
-  file: File
+/** Something that becomes frames, and the folder it lay in. */
+export interface Arrival {
+  name: string
   folder: string
 }
+
+/** A file to be read. */
+export interface Gatherable extends Arrival {
+  file: File
+}
+
+export const gatherable = (file: File, folder = ''): Gatherable => ({ name: file.name, file, folder })

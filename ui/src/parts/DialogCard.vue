@@ -16,6 +16,7 @@ const props = defineProps<{
   /** Does what was asked for; false, or a promise of it, where that failed. */
   done?: () => unknown
 }>()
+const emit = defineEmits<{ gone: [] }>()
 const shown = defineModel<boolean>({ required: true })
 const busy = ref(false)
 useLayer(shown)
@@ -34,10 +35,15 @@ async function submit(): Promise<void> {
     shown.value = false
   }
 }
+
+function afterLeave(): void {
+  focusAgain()
+  emit('gone')
+}
 </script>
 
 <template>
-  <v-dialog v-model="shown" :max-width="width ?? 400" :aria-label="title" @after-leave="focusAgain">
+  <v-dialog v-model="shown" :max-width="width ?? 400" :aria-label="title" @after-leave="afterLeave">
     <v-card class="pa-6" rounded="xl">
       <form @submit.prevent="submit">
         <h2 class="title">{{ title }}</h2>

@@ -1,8 +1,10 @@
 package dobbin.inspect;
 
+import dobbin.raster.Raster;
 import dobbin.reel.Frame;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
  * Finds the stretch of a sequence that loops best. Playing frames a to b - 1 over and over lets frame a stand in for frame
@@ -12,7 +14,7 @@ import java.util.Optional;
  * <p>Source: A. Schödl, R. Szeliski, D. Salesin, I. Essa, "Video textures", 2000, sections 3 and 3.1, with a filter of
  * three taps. Differs in asking for one loop, and in taking a longer one before one that is hardly better.
  */
-final class LoopFinder {
+public final class LoopFinder {
     private static final int FEWEST_FRAMES = 8;
     private static final double SHORTEST_SHARE = 0.25;
     private static final double NEIGHBOR_WEIGHT = 0.5;
@@ -25,18 +27,42 @@ final class LoopFinder {
      *
      * @param seamRatio the jump from last to first against the usual step
      */
-    record Stretch(int from, int to, double seamRatio) {}
+    public record Stretch(int from, int to, double seamRatio) {}
 
     private LoopFinder() {}
 
+    /** How unlike two frames are, told by their places: 0 to 1. */
+    private interface Changes {
+        double between(int a, int b);
+    }
+
     /** @return the best stretch, if that closes smoothly; none of fewer than 8 frames */
     static Optional<Stretch> best(List<Frame> loop, Sight sight, Rhythm rhythm) {
-        int count = loop.size();
+        List<Sample> samples = loop.stream().map(sight::coarse).toList();
+        return best(samples, rhythm.usual(), (a, b) -> sight.change(loop.get(a), loop.get(b)));
+    }
+
+    /**
+     * As above, for pictures that are no frames yet.
+     *
+     * @param pictures in their order, all of one size, the longer side at most {@link Sight#COARSE_SIDE}
+     */
+    public static Optional<Stretch> best(List<Raster> pictures) {
+        List<Sample> samples = pictures.stream().map(Sample::of).toList();
+        double[] changes = IntStream.range(0, samples.size())
+                .mapToDouble(i -> samples.get(i).changeTo(samples.get(i == 0 ? samples.size() - 1 : i - 1)))
+                .toArray();
+        return best(
+                samples, Rhythm.of(changes).usual(), (a, b) -> samples.get(a).changeTo(samples.get(b)));
+    }
+
+    private static Optional<Stretch> best(List<Sample> samples, double usualStep, Changes seen) {
+        int count = samples.size();
         if (count < FEWEST_FRAMES) {
             return Optional.empty();
         }
-        float[][] changes = allPairs(loop, sight);
-        double usual = Math.max(rhythm.usual(), Rhythm.NOTHING);
+        float[][] changes = allPairs(samples);
+        double usual = Math.max(usualStep, Rhythm.NOTHING);
         int shortest = (int) Math.max(3, Math.ceil(count * SHORTEST_SHARE));
         int bestFrom = -1;
         int bestTo = -1;
@@ -51,7 +77,7 @@ final class LoopFinder {
                 }
             }
         }
-        double seam = sight.change(loop.get(bestTo - 1), loop.get(bestFrom)) / usual;
+        double seam = seen.between(bestTo - 1, bestFrom) / usual;
         return Rhythm.isSmooth(seam) ? Optional.of(new Stretch(bestFrom, bestTo, seam)) : Optional.empty();
     }
 
@@ -71,10 +97,9 @@ final class LoopFinder {
     }
 
     /** @return for each frame how much it differs from each later one */
-    private static float[][] allPairs(List<Frame> loop, Sight sight) {
-        List<Sample> samples = loop.stream()
-                .map(frame -> sight.coarse(frame).halved().halved())
-                .toList();
+    private static float[][] allPairs(List<Sample> coarse) {
+        List<Sample> samples =
+                coarse.stream().map(sample -> sample.halved().halved()).toList();
         float[][] changes = new float[samples.size()][samples.size()];
         for (int a = 0; a < changes.length; a++) {
             for (int b = a + 1; b < changes.length; b++) {

@@ -81,10 +81,16 @@ class EveryViewTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"New reel…", "Keys"})
+    @ValueSource(strings = {"New reel…", "Keys", "a clip"})
     void nothingIsWrongWithWhatOpensOnTheShelf(String what) throws IOException {
         try (Page page = open("shelf")) {
-            new Sheet(page).button(what).click();
+            Sheet sheet = new Sheet(page);
+            if (what.equals("a clip")) {
+                sheet.choose(RecordedClip.even(page, 12).named("Crossing.webm"));
+                assertThat(sheet.button("Bring in frames")).isEnabled();
+            } else {
+                sheet.button(what).click();
+            }
             assertNothingWrong(page, false);
         }
     }

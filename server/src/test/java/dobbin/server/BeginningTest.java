@@ -10,7 +10,6 @@ import dobbin.still.DecodeLimits;
 import dobbin.still.StillReader;
 import java.io.IOException;
 import java.io.InputStream;
-import java.net.http.HttpRequest;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
@@ -72,9 +71,7 @@ class BeginningTest {
     }
 
     private static Answer typeface(String name, byte[] file) {
-        return server.send(HttpRequest.newBuilder(server.address("/api/typefaces?name=" + name))
-                .header("Content-Type", "application/octet-stream")
-                .POST(HttpRequest.BodyPublishers.ofByteArray(file)));
+        return server.post("/api/typefaces?name=" + name, file);
     }
 
     private static byte[] lora() throws IOException {

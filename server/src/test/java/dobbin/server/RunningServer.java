@@ -107,11 +107,14 @@ final class RunningServer implements BeforeAllCallback, AfterAllCallback {
                 .POST(HttpRequest.BodyPublishers.ofString(json)));
     }
 
+    Answer post(String path, byte[] file) {
+        return send(HttpRequest.newBuilder(address(path))
+                .header("Content-Type", "application/octet-stream")
+                .POST(HttpRequest.BodyPublishers.ofByteArray(file)));
+    }
+
     Answer upload(String name, byte[] file) {
-        return send(
-                HttpRequest.newBuilder(address("/api/pictures?name=" + URLEncoder.encode(name, StandardCharsets.UTF_8)))
-                        .header("Content-Type", "application/octet-stream")
-                        .POST(HttpRequest.BodyPublishers.ofByteArray(file)));
+        return post("/api/pictures?name=" + URLEncoder.encode(name, StandardCharsets.UTF_8), file);
     }
 
     Answer send(HttpRequest.Builder request) {

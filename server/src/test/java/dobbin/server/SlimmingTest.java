@@ -328,9 +328,7 @@ class SlimmingTest {
     }
 
     private static Answer read(String name, byte[] file) {
-        return server.send(HttpRequest.newBuilder(server.address("/api/palettes/read?name=" + name))
-                .header("Content-Type", "application/octet-stream")
-                .POST(HttpRequest.BodyPublishers.ofByteArray(file)));
+        return server.post("/api/palettes/read?name=" + name, file);
     }
 
     private static Answer put(String path, String json) {

@@ -20,7 +20,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class Gatekeeper extends OncePerRequestFilter {
     private static final String CONTENT_POLICY = "default-src 'self'; img-src 'self' blob: data:; style-src 'self'"
-            + " 'unsafe-inline'; font-src 'self' data:; object-src 'none'; base-uri 'none'; frame-ancestors 'none'";
+            + " 'unsafe-inline'; font-src 'self' data:; media-src 'self' blob:; worker-src 'self' blob:; object-src 'none'; base-uri 'none'; frame-ancestors 'none'";
 
     private final Settings settings;
 
