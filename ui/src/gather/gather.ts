@@ -107,7 +107,9 @@ async function readOne(file: File, limits: LimitsView, signal: AbortSignal): Pro
       throw new Error(`“${file.name}” is larger than ${most} MB. Make it smaller first.`)
     }
     const send = (body: Blob): Promise<FileView> => sendFile(body, file.name, signal)
-    return (await decodedHere(file, limits, signal, send)) ?? (await send(file))
+    const view = (await decodedHere(file, limits, signal, send)) ?? (await send(file))
+    // Where a file does not say when it was taken, its own date stands for that.
+    return { ...view, stills: view.stills.map((still) => ({ ...still, taken: still.taken || file.lastModified })) }
   } catch (failure) {
     if (failure instanceof Problem && failure.kind === 'unreachable' && !signal.aborted) {
       throw failure

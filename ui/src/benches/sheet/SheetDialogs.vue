@@ -2,6 +2,7 @@
 import AskDialog from './AskDialog.vue'
 import CardDialog from './CardDialog.vue'
 import FitDialog from './FitDialog.vue'
+import LineUpDialog from './LineUpDialog.vue'
 import ThereAndBackDialog from './ThereAndBackDialog.vue'
 </script>
 
@@ -9,5 +10,6 @@ import ThereAndBackDialog from './ThereAndBackDialog.vue'
   <ask-dialog />
   <there-and-back-dialog />
   <fit-dialog />
+  <line-up-dialog />
   <card-dialog />
 </template>

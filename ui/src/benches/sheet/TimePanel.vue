@@ -54,6 +54,7 @@ const CHANGES = [
   { label: 'Fit the total…', run: questions.fitTotal },
   { label: 'Add to each…', run: questions.addTime },
   { label: 'Make it last … %', run: questions.scale },
+  { label: 'Pace by date…', run: questions.paceByDate },
 ]
 </script>
 

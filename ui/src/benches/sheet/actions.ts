@@ -16,6 +16,8 @@ import {
   mdiPlusBoxMultipleOutline,
   mdiRepeat,
   mdiSortAlphabeticalAscending,
+  mdiSortCalendarAscending,
+  mdiVectorArrangeBelow,
   mdiSwapHorizontal,
   mdiTrashCanOutline,
 } from '@mdi/js'
@@ -39,6 +41,7 @@ export function useActions() {
   const count = computed(() => selection.ids.length)
   const any = computed(() => count.value > 0)
   const affected = computed(() => arranging.affected.length)
+  const stills = computed(() => store.frames.filter((frame) => frame.content.kind === 'still' && arranging.affected.includes(frame.id)).length)
   const allOut = computed(() => any.value && selection.frames.every((frame) => frame.leftOut))
   const run = computed(() => {
     const first = selection.frames[0]?.run ?? 0
@@ -101,6 +104,12 @@ export function useActions() {
       enabled: affected.value > 1,
       run: arranging.sortByName,
     },
+    {
+      label: 'Into order of date',
+      icon: mdiSortCalendarAscending,
+      enabled: affected.value > 1,
+      run: arranging.sortByDate,
+    },
   ])
   const contents = computed<Action[]>(() => [
     { label: 'Keep every n-th…', icon: mdiArrowCollapseHorizontal, enabled: affected.value > 1, run: questions.thin },
@@ -114,6 +123,7 @@ export function useActions() {
       run: () => store.dispatch({ type: 'unnameRun', run: run.value }),
     },
     { label: 'Canvas and fit…', icon: mdiAspectRatio, keys: 'F', enabled: affected.value > 0, run: () => asking.open('fit') },
+    { label: 'Line up…', icon: mdiVectorArrangeBelow, keys: 'U', enabled: stills.value > 0, run: () => asking.open('lineUp') },
     {
       label: 'Replace the picture…',
       icon: mdiImageSyncOutline,

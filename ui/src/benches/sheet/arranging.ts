@@ -81,6 +81,7 @@ export const useArranging = defineStore('arranging', () => {
 
   const reverse = (): Promise<boolean> => onAffected((frames) => ({ type: 'reverseFrames', frames }))
   const sortByName = (): Promise<boolean> => onAffected((frames) => ({ type: 'sortByName', frames }))
+  const sortByDate = (): Promise<boolean> => onAffected((frames) => ({ type: 'sortByDate', frames }))
   const thereAndBack = (endsTwice: boolean): Promise<boolean> =>
     adding({ type: 'thereAndBack', frames: affected.value, endsTwice })
   const repeat = (times: number): Promise<boolean> => adding({ type: 'repeatFrames', frames: affected.value, times })
@@ -103,6 +104,8 @@ export const useArranging = defineStore('arranging', () => {
   const addTime = (millis: number): Promise<boolean> => onAffected((frames) => ({ type: 'addToDelays', frames, millis }))
   const fitTotal = (totalMillis: number): Promise<boolean> =>
     onAffected((frames) => ({ type: 'fitTotal', frames, totalMillis }))
+  const paceByDate = (totalMillis: number): Promise<boolean> =>
+    onAffected((frames) => ({ type: 'paceByDate', frames, totalMillis }))
 
   async function remove(): Promise<void> {
     const frames = selection.ids
@@ -157,6 +160,8 @@ export const useArranging = defineStore('arranging', () => {
     moveToNumber,
     reverse,
     sortByName,
+    sortByDate,
+    paceByDate,
     thereAndBack,
     repeat,
     thin,

@@ -38,6 +38,7 @@ export const sheet: Bench = {
         ['G', 'Move to a position'],
         ['N', 'Name the run'],
         ['F', 'Canvas and fit'],
+        ['U', 'Line up'],
         ['H', 'History'],
       ],
     },

@@ -1,4 +1,5 @@
 import type { FrameView, Size } from '@/api/types'
+import { isMoved } from '@/parts/aligned'
 import { delayText } from '@/parts/format'
 
 export interface Tag {
@@ -14,7 +15,8 @@ export function tagsFor(frame: FrameView, canvas: Size): Tag[] {
   if (frame.leftOut) {
     tags.push({ text: 'left out', why: 'Kept here, but not in the loop or the file.', tone: 'plain' })
   }
-  if (still && frame.otherSize) {
+  // A still that was placed when the canvas was cropped is larger on purpose.
+  if (still && frame.otherSize && (frame.bare || still.fit.way !== 'PLACED')) {
     const size = `${still.size.width} × ${still.size.height}`
     tags.push({
       text: size,
@@ -23,6 +25,10 @@ export function tagsFor(frame: FrameView, canvas: Size): Tag[] {
         : `The still is ${size}, the canvas ${canvas.width} × ${canvas.height}.`,
       tone: frame.bare && still.fit.background === '' ? 'warn' : 'plain',
     })
+  }
+  if (still && isMoved(still.aligned)) {
+    const sure = `${Math.round(100 * still.aligned.sure)} %`
+    tags.push({ text: `lined up ${sure}`, why: `The still is moved to lie on another one; it matches to ${sure}.`, tone: 'plain' })
   }
   if (!frame.leftOut && frame.shownMillis !== frame.fileMillis) {
     tags.push({

@@ -83,6 +83,20 @@ export function useQuestions() {
     })
   }
 
+  function paceByDate(): void {
+    asking.ask({
+      title: `Pace ${asking.which} by date`,
+      label: 'Total',
+      suffix: 'ms',
+      verb: 'Pace',
+      value: millis(),
+      min: limits.SetDelay.delayMillis.min * Math.max(1, playing()),
+      max: limits.SetDelay.delayMillis.max * Math.max(1, playing()),
+      leadsTo: (total) => `Each frame shows as long as passed until the next photo was taken, all together ${durationText(total)}.`,
+      run: (total: number) => arranging.paceByDate(total),
+    })
+  }
+
   function addTime(): void {
     asking.ask({
       title: `Show ${asking.which} longer, or shorter`,
@@ -129,5 +143,5 @@ export function useQuestions() {
     })
   }
 
-  return { repeat, position, thin, everyNth, fitTotal, addTime, scale, runName, renameRun }
+  return { repeat, position, thin, everyNth, fitTotal, paceByDate, addTime, scale, runName, renameRun }
 }

@@ -42,6 +42,7 @@ export function useSheetKeys(): void {
       g: any ? questions.position : undefined,
       n: any ? nameOrRename : undefined,
       f: () => asking.open('fit'),
+      u: () => asking.open('lineUp'),
       h: () => (historyShown.value = true),
     }
   }

@@ -69,7 +69,12 @@ final class StillsFolder {
             stills.set(
                     i,
                     new NewStill(
-                            still.picture(), still.name(), linedUp.get(i).size(), still.delayMillis(), still.plays()));
+                            still.picture(),
+                            still.name(),
+                            linedUp.get(i).size(),
+                            still.delayMillis(),
+                            still.plays(),
+                            still.taken()));
         }
     }
 

@@ -102,7 +102,7 @@ final class NoticeFinder {
     private boolean leavesBare(Frame frame) {
         return frame.content() instanceof Still still
                 && still.fit().background().isEmpty()
-                && still.fit().leavesBare(still.size(), reel.canvas());
+                && still.leavesBare(reel.canvas());
     }
 
     private Optional<Notice> shortDelays() {

@@ -1,5 +1,7 @@
 package dobbin.reel;
 
+import dobbin.raster.Affine;
+import dobbin.raster.Region;
 import dobbin.raster.Size;
 import java.util.function.Function;
 
@@ -10,14 +12,24 @@ import java.util.function.Function;
  * @param name of the file it came from
  * @param size of the upright picture in that file
  * @param fit how it lies on the canvas
+ * @param taken when it was taken, in milliseconds since 1970 began; {@link #NO_TIME} where that is not known
+ * @param aligned how it is moved before that, to lie on another one
  */
-public record Still(String picture, String name, Size size, Fit fit) implements FrameContent, Backdrop {
+public record Still(String picture, String name, Size size, Fit fit, long taken, Aligned aligned)
+        implements FrameContent, Backdrop {
+    public static final long NO_TIME = 0;
+
     public Still {
         name = Ranges.checkName("name", name.length() > Ranges.MAX_NAME_LENGTH ? shortened(name) : name);
         Ranges.checkPicture("picture", picture, size);
         if (fit == null) {
             throw new OutOfRange("fit", "must be given");
         }
+        aligned = aligned == null ? Aligned.NONE : aligned;
+    }
+
+    public Still(String picture, String name, Size size, Fit fit) {
+        this(picture, name, size, fit, NO_TIME, Aligned.NONE);
     }
 
     public PictureRef ref() {
@@ -25,7 +37,39 @@ public record Still(String picture, String name, Size size, Fit fit) implements 
     }
 
     public Still withFit(Fit newFit) {
-        return new Still(picture, name, size, newFit);
+        return new Still(picture, name, size, newFit, taken, aligned);
+    }
+
+    public Still withAligned(Aligned newAligned) {
+        return new Still(picture, name, size, fit, taken, newAligned);
+    }
+
+    /** @return from the pixels of the upright picture in its file to the canvas */
+    public Affine place(Size canvas) {
+        Region region = fit.place(size, canvas);
+        return aligned.place(size)
+                .then(Affine.scale(region.width() / size.width(), region.height() / size.height()))
+                .then(Affine.shift(region.x(), region.y()));
+    }
+
+    /** @return whether it leaves some of the canvas bare */
+    public boolean leavesBare(Size canvas) {
+        return aligned.none() ? fit.leavesBare(size, canvas) : !coversCorners(canvas);
+    }
+
+    private boolean coversCorners(Size canvas) {
+        double slack = 0.5;
+        Affine back = place(canvas).inverse();
+        for (double x : new double[] {slack, canvas.width() - slack}) {
+            for (double y : new double[] {slack, canvas.height() - slack}) {
+                double across = back.x(x, y);
+                double down = back.y(x, y);
+                if (across < 0 || across > size.width() || down < 0 || down > size.height()) {
+                    return false;
+                }
+            }
+        }
+        return true;
     }
 
     /** The end of a name tells frames apart, so its middle goes. */

@@ -21,6 +21,11 @@ public final class CommonBox {
                 covered[i] &= picture.argb()[i] >>> 24 == OPAQUE;
             }
         }
+        return of(covered, size);
+    }
+
+    /** As above. @param covered tells for each pixel, row by row, whether every picture covers it */
+    public static Bounds of(boolean[] covered, Size size) {
         Bounds largest = largest(covered, size);
         return largest.isEmpty() ? Bounds.all(size) : largest;
     }

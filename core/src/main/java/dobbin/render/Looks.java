@@ -1,5 +1,6 @@
 package dobbin.render;
 
+import dobbin.reel.Aligned;
 import dobbin.reel.Card;
 import dobbin.reel.ContentName;
 import dobbin.reel.Cutout;
@@ -226,7 +227,11 @@ public final class Looks {
     }
 
     private static String ingredients(Still still) {
-        return still.picture() + ' ' + still.size() + ' ' + still.fit();
+        String lying = still.picture() + ' ' + still.size() + ' ' + still.fit();
+        Aligned aligned = still.aligned();
+        return aligned.none()
+                ? lying
+                : lying + ' ' + aligned.dx() + ' ' + aligned.dy() + ' ' + aligned.turn() + ' ' + aligned.scale();
     }
 
     private static String name(String inputs) {

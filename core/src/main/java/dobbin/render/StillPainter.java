@@ -1,6 +1,9 @@
 package dobbin.render;
 
+import dobbin.raster.Affine;
+import dobbin.raster.Bounds;
 import dobbin.raster.Compositor;
+import dobbin.raster.Placement;
 import dobbin.raster.Raster;
 import dobbin.raster.Region;
 import dobbin.raster.Resampler;
@@ -13,6 +16,26 @@ final class StillPainter {
     private StillPainter() {}
 
     static Raster draw(Still still, Size canvas, Pictures pictures, Size size) {
+        return still.aligned().none() ? fitted(still, canvas, pictures, size) : aligned(still, canvas, pictures, size);
+    }
+
+    private static Raster aligned(Still still, Size canvas, Pictures pictures, Size size) {
+        Affine place = still.place(canvas)
+                .then(Affine.scale((double) size.width() / canvas.width(), (double) size.height() / canvas.height()));
+        Size own = still.size();
+        Size drawn = new Size((int) Math.max(1, Math.ceil(own.width() * place.across())), (int)
+                Math.max(1, Math.ceil(own.height() * place.down())));
+        Raster picture = pictures.raster(still.picture(), Level.forDrawing(drawn));
+        Affine whole = Affine.scale((double) own.width() / picture.width(), (double) own.height() / picture.height())
+                .then(place);
+        int[] argb = new int[Math.toIntExact(size.area())];
+        Arrays.fill(argb, background(still));
+        Placement.draw(picture, whole, Bounds.all(size))
+                .ifPresent(layer -> Compositor.over(layer.raster(), layer.x(), layer.y(), argb, size));
+        return Raster.of(size, argb);
+    }
+
+    private static Raster fitted(Still still, Size canvas, Pictures pictures, Size size) {
         Region place = still.fit().place(still.size(), canvas);
         double across = (double) size.width() / canvas.width();
         double down = (double) size.height() / canvas.height();

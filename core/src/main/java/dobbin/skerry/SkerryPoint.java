@@ -66,6 +66,11 @@ public final class SkerryPoint {
         return Crossing.folder();
     }
 
+    /** @return photographs that were taken with one hand, to be lined up */
+    public static List<DemoFile> handHeld() {
+        return HandHeld.files();
+    }
+
     /** @return photographs of a sunrise, as decoded rasters: material for measuring */
     public static List<Raster> sunrise(int frames, Size size) {
         List<Raster> stills = new ArrayList<>();

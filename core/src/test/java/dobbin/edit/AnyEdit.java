@@ -4,6 +4,7 @@ import dobbin.lettering.OwnTypeface;
 import dobbin.lettering.TextBlock.Align;
 import dobbin.lettering.Typeface;
 import dobbin.raster.Size;
+import dobbin.reel.Aligned;
 import dobbin.reel.Card;
 import dobbin.reel.Cutout;
 import dobbin.reel.Fit;
@@ -116,7 +117,7 @@ final class AnyEdit {
         List<Integer> run = runOf(reel, random);
         int gap = gap(reel, random);
         int one = some.get(0);
-        return switch (random.nextInt(25)) {
+        return switch (random.nextInt(28)) {
             case 0 -> new CopyFrames(some, gap);
             case 1 -> new CopyFrames(run, gap);
             case 2 -> new RepeatFrames(run, 2 + random.nextInt(3));
@@ -138,6 +139,10 @@ final class AnyEdit {
             case 18 -> new SetFit(some, new Fit(Fit.Way.values()[random.nextInt(4)], random.nextDouble(), 0.5, ""));
             case 19 -> new SetCanvas(1 + random.nextInt(900), 300 + random.nextInt(900));
             case 20, 21, 22, 23 -> ofInk(reel, random, some, one);
+            case 24 ->
+                new AlignStills(List.of(new AlignStills.Moved(one, new Aligned(random.nextInt(40), 3, 2, 1.1, 1))));
+            case 25 -> new SortByDate(some);
+            case 26 -> new PaceByDate(some, 10_000);
             default -> new PasteFrames(List.of(new Pasted(card(random), ink(random), 80)), gap);
         };
     }

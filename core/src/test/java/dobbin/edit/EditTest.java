@@ -22,7 +22,8 @@ class EditTest {
     private static final Size USUAL = new Size(960, 640);
 
     static NewStill still(String name, Size size) {
-        return new NewStill(String.format("%064x", name.hashCode()), name, size, 0);
+        return new NewStill(String.format("%064x", name.hashCode()), name, size, 0)
+                .takenAt(Math.floorMod(name.hashCode(), 9));
     }
 
     /** A reel of frames 1, 2, 3 ... of 100 ms each. */

@@ -196,6 +196,7 @@ class EveryViewTest {
                 "There and back…",
                 "History",
                 "Canvas and fit…",
+                "Line up…",
                 "Title cards…",
                 "How it is looked at",
                 "Full view",
@@ -219,7 +220,7 @@ class EveryViewTest {
             switch (what) {
                 case "as it is" -> sheet.chooseFrames(4, 5);
                 case "Selection" -> sheet.card(2).click(new Locator.ClickOptions().setButton(MouseButton.RIGHT));
-                case "Canvas and fit…" -> sheet.more(what);
+                case "Canvas and fit…", "Line up…" -> sheet.more(what);
                 case "Title cards…" -> sheet.add(what);
                 default -> {
                     sheet.select("None");

@@ -4,9 +4,11 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
+import dobbin.skerry.SkerryPoint;
 import dobbin.still.PngWriter;
 import java.io.IOException;
 import java.io.InputStream;
@@ -16,6 +18,7 @@ import java.nio.file.Path;
 import java.util.Base64;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -160,5 +163,73 @@ class WaysInTest {
                 .isEqualTo(List.of("Dawn: Gull 1.png", "Dawn: Gull 2.png", "Dusk: Ferry 2.png", "Dusk: Ferry 10.png"));
         page.keyboard().press("Control+z");
         assertThat(sheet.cards()).hasCount(4);
+    }
+
+    private void openHandHeld() {
+        sheet.choose(SkerryPoint.handHeld().stream()
+                .map(file -> new FilePayload(file.name(), "image/jpeg", file.bytes()))
+                .toArray(FilePayload[]::new));
+        assertThat(sheet.cards()).hasCount(8);
+    }
+
+    private Object ask(String what) {
+        return page.evaluate(
+                "async (id) => { const { canvas, frames } = await (await fetch('/api/reels/' + id)).json(); return "
+                        + what + " }",
+                page.url().replaceAll(".*/reels/([0-9a-f-]+)/.*", "$1"));
+    }
+
+    @Test
+    void photosTakenByHandAreLinedUpCroppedAndLaidBack() {
+        openHandHeld();
+        sheet.more("Line up…");
+        page.locator(".v-dialog button[type=submit]").click();
+        assertThat(page.getByText("7 frames lie on frame 4.")).isVisible();
+        assertThat(page.getByText(Pattern.compile("lined up \\d+ %"))).hasCount(7);
+        assertThat((Integer) ask("canvas.width")).isBetween(840, 940);
+        assertThat(ask("frames.some((frame) => frame.bare)")).isEqualTo(false);
+
+        sheet.card(2).click();
+        page.keyboard().press("u");
+        assertThat(page.getByText("Move the still of frame 2")).isVisible();
+        page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Turn clockwise"))
+                .fill("1.5");
+        page.keyboard().press("Enter");
+        sheet.awaitUndo("Line up frame 2");
+        assertThat(ask("frames[1].content.aligned.turn")).isEqualTo(1.5);
+        sheet.button("Lay it back").click();
+        sheet.awaitUndo("Lay frame 2 back as it was");
+        assertThat(page.getByText(Pattern.compile("lined up \\d+ %"))).hasCount(6);
+        sheet.button("Undo").click();
+        sheet.button("Undo").click();
+        sheet.awaitUndo("Line up 8 frames");
+        sheet.button("Undo").click();
+        assertThat(page.getByText(Pattern.compile("lined up \\d+ %"))).hasCount(0);
+        assertThat(ask("canvas.width")).isEqualTo(960);
+    }
+
+    @Test
+    void framesGoIntoOrderOfDateAndAreShownAsTheyWereTaken() {
+        page.locator("[data-test=files]").first().evaluate("""
+                async (input) => {
+                  const canvas = new OffscreenCanvas(30, 20)
+                  const taken = { 'Dusk.png': 3000, 'Noon.png': 1000, 'Dawn.png': 0 }
+                  const files = new DataTransfer()
+                  for (const [name, after] of Object.entries(taken)) {
+                    canvas.getContext('2d').fillStyle = `rgb(${after / 20} 80 80)`
+                    canvas.getContext('2d').fillRect(0, 0, 30, 20)
+                    files.items.add(new File([await canvas.convertToBlob()], name, { lastModified: 1780000000000 + after }))
+                  }
+                  input.files = files.files
+                  input.dispatchEvent(new Event('change'))
+                }""");
+        assertThat(sheet.cards()).hasCount(3);
+        sheet.more("Into order of date");
+        sheet.awaitUndo("Put 3 frames in order of date");
+        assertThat(ask("frames.map((frame) => frame.name)")).isEqualTo(List.of("Dawn.png", "Noon.png", "Dusk.png"));
+        sheet.button("Other changes").click();
+        sheet.choose("Pace by date…");
+        sheet.answer("Total", "1000", "Pace");
+        sheet.awaitDelays("200 ms", "400 ms", "400 ms");
     }
 }

@@ -86,7 +86,7 @@ class DemoReels implements ApplicationRunner {
         for (DemoFile file : folder.files()) {
             for (NewStill still : pictures.take(file.bytes(), file.name()).stills()) {
                 int delay = still.delayMillis() == 0 ? folder.delayMillis() : still.delayMillis();
-                stills.add(new NewStill(still.picture(), file.name(), still.size(), delay, still.plays()));
+                stills.add(new NewStill(still.picture(), file.name(), still.size(), delay).playing(still.plays()));
             }
         }
         OpenReel reel = edited(reels.create(Reel.empty(folder.reel())), new AddStills(stills, 0));

@@ -21,6 +21,7 @@ import dobbin.still.DecodeLimits;
 import dobbin.still.FileKind;
 import dobbin.still.PngWriter;
 import dobbin.still.StillReader;
+import dobbin.still.TakenTime;
 import dobbin.still.UnreadablePicture;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -120,6 +121,8 @@ public class PictureLibrary implements Pictures {
         });
         data.force();
         opened.plays().ifPresent(plays -> stills.replaceAll(still -> still.playing(plays)));
+        long taken = TakenTime.of(file);
+        stills.replaceAll(still -> still.takenAt(taken));
         List<String> notes = new ArrayList<>(FileOpener.notesOn(file, name));
         notes.addAll(opened.notes());
         return new TakenFile(stills, notes);

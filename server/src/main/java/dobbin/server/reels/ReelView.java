@@ -89,7 +89,7 @@ public record ReelView(
                     frame.content(),
                     frame.ink(),
                     still != null && !still.size().equals(canvas),
-                    still != null && still.fit().leavesBare(still.size(), canvas),
+                    still != null && still.leavesBare(canvas),
                     frame.leftOut(),
                     frame.run(),
                     looks.of(frame),

@@ -3,6 +3,7 @@ package dobbin.server.reels;
 import dobbin.dither.Dithering;
 import dobbin.lettering.OwnTypeface;
 import dobbin.raster.Size;
+import dobbin.reel.Aligned;
 import dobbin.reel.Border;
 import dobbin.reel.Coloring;
 import dobbin.reel.Cycle;
@@ -13,8 +14,10 @@ import dobbin.reel.Fit;
 import dobbin.reel.Framing;
 import dobbin.reel.Ink;
 import dobbin.reel.Run;
+import dobbin.reel.Still;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Consumer;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
@@ -34,10 +37,11 @@ import tools.jackson.databind.node.ObjectNode;
  *   <li>a part of the canvas and of the frames that is delivered, how its colors are chosen, flat edges;
  *       stills placed where a crop of the canvas left them
  *   <li>ink on frames, and swatches to draw with
+ *   <li>stills that are lined up, and when they were taken
  * </ol>
  */
 final class Upgrades {
-    static final int CURRENT = 8;
+    static final int CURRENT = 9;
 
     private final JsonMapper json;
 
@@ -73,6 +77,9 @@ final class Upgrades {
         }
         if (format < 8) {
             toEighth(reel);
+        }
+        if (format < 9) {
+            eachStill(reel, this::toNinth);
         }
         return reel;
     }
@@ -141,8 +148,7 @@ final class Upgrades {
         delivery.set("framing", json.valueToTree(Framing.ofWidth(width)));
         delivery.set("coloring", json.valueToTree(Coloring.USUAL));
         delivery.put("flat", false);
-        reel.withArray("frames").forEach(frame -> fitToSeventh((ObjectNode) frame.get("content")));
-        fitToSeventh((ObjectNode) reel.get("backdrop"));
+        eachStill(reel, still -> ((ObjectNode) still.get("fit")).set("region", json.valueToTree(Fit.NOWHERE)));
     }
 
     private void toEighth(ObjectNode reel) {
@@ -150,16 +156,26 @@ final class Upgrades {
         reel.withArray("frames").forEach(frame -> ((ObjectNode) frame).set("ink", json.valueToTree(Ink.NONE)));
     }
 
-    /** @param content of a frame, or a backdrop */
-    private void fitToSeventh(ObjectNode content) {
+    private void toNinth(ObjectNode still) {
+        still.put("taken", Still.NO_TIME);
+        still.set("aligned", json.valueToTree(Aligned.NONE));
+    }
+
+    /** Changes the stills of frames, of those that fade too, and the backdrop's. */
+    private static void eachStill(ObjectNode reel, Consumer<ObjectNode> change) {
+        reel.withArray("frames").forEach(frame -> eachStillOf((ObjectNode) frame.get("content"), change));
+        eachStillOf((ObjectNode) reel.get("backdrop"), change);
+    }
+
+    private static void eachStillOf(ObjectNode content, Consumer<ObjectNode> change) {
         switch (content.get("kind").asString()) {
-            case "still" -> ((ObjectNode) content.get("fit")).set("region", json.valueToTree(Fit.NOWHERE));
+            case "still" -> change.accept(content);
             case "crossFade" -> {
-                fitToSeventh((ObjectNode) content.get("from"));
-                fitToSeventh((ObjectNode) content.get("to"));
+                eachStillOf((ObjectNode) content.get("from"), change);
+                eachStillOf((ObjectNode) content.get("to"), change);
             }
             default -> {
-                // Cards and fills have no fit.
+                // Cards and fills have no stills.
             }
         }
     }

@@ -13,6 +13,7 @@ import dobbin.edit.SetDelay;
 import dobbin.gif.GifReader;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
+import dobbin.reel.Aligned;
 import dobbin.reel.Card;
 import dobbin.reel.ContentName;
 import dobbin.reel.Cutout;
@@ -60,7 +61,8 @@ class DocumentsTest {
         "4, The evening crossing",
         "5, The evening crossing",
         "6, The evening crossing",
-        "7, The evening crossing"
+        "7, The evening crossing",
+        "8, The evening crossing"
     })
     void everyFormThatWasEverStoredIsOpenedAndDelivered(int format, String name) throws Exception {
         Reel reel = documents().read(stored(format));
@@ -96,6 +98,16 @@ class DocumentsTest {
         Tracks tracks = new Tracks(reel.frames());
         assertThat(gull.away()).isEmpty();
         assertThat(IntStream.range(0, 6).mapToObj(i -> tracks.turn(gull, i))).containsExactly(0, 0, 1, 1, 0, 0);
+    }
+
+    @Test
+    void stillsOfTheEighthFormLieAsTheyDid() throws Exception {
+        Reel reel = documents().read(stored(8));
+        assertThat(reel.frames().get(0).content()).isInstanceOfSatisfying(Still.class, still -> {
+            assertThat(still.aligned()).isEqualTo(Aligned.NONE);
+            assertThat(still.taken()).isEqualTo(Still.NO_TIME);
+        });
+        assertThat(reel.frames().get(1).ink().y()).isEqualTo(-8);
     }
 
     @Test

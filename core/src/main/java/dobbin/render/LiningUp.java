@@ -1,0 +1,88 @@
+package dobbin.render;
+
+import dobbin.raster.Affine;
+import dobbin.raster.Bounds;
+import dobbin.raster.Raster;
+import dobbin.raster.Size;
+import dobbin.reel.Aligned;
+import dobbin.reel.Still;
+import dobbin.register.Alignment;
+import dobbin.register.CommonBox;
+import dobbin.register.LineUp;
+import java.util.List;
+import java.util.Optional;
+
+/** Lines stills of a reel up to one of them, which stays where it is. */
+public final class LiningUp {
+    /** Pictures of this level are larger than what is compared. */
+    private static final Level LEVEL = Level.MEDIUM;
+
+    /** So near to its edge a placed still is softened. */
+    private static final double SOFT_EDGE = 1.5;
+
+    private final Still to;
+    private final Size canvas;
+    private final Pictures pictures;
+    private final Size size;
+    private final LineUp lineUp;
+
+    public LiningUp(Still to, Size canvas, Pictures pictures) {
+        Raster picture = pictures.raster(to.picture(), LEVEL);
+        this.to = to;
+        this.canvas = canvas;
+        this.pictures = pictures;
+        this.size = picture.size();
+        this.lineUp = new LineUp(picture);
+    }
+
+    /** @return how the still is to be moved, or empty where it does not match */
+    public Optional<Aligned> of(Still still) {
+        if (still.equals(to)) {
+            return Optional.of(to.aligned());
+        }
+        if (still.picture().equals(to.picture())) {
+            return Optional.of(moved(still, Affine.NONE, 1));
+        }
+        Raster picture = pictures.raster(still.picture(), LEVEL);
+        Alignment found = lineUp.of(picture);
+        Affine place = scale(still.size(), picture.size())
+                .then(found.place(picture.size(), size))
+                .then(scale(size, to.size()));
+        return found.found() ? Optional.of(moved(still, place, found.sure())) : Optional.empty();
+    }
+
+    /** @param onOther from the still's pixels to those of the one it is lined up to */
+    private Aligned moved(Still still, Affine onOther, double sure) {
+        Affine onCanvas = onOther.then(to.place(canvas));
+        Affine fitted = still.withAligned(Aligned.NONE).place(canvas);
+        return Aligned.of(onCanvas.then(fitted.inverse()), still.size(), sure);
+    }
+
+    private static Affine scale(Size from, Size to) {
+        return Affine.scale((double) to.width() / from.width(), (double) to.height() / from.height());
+    }
+
+    /** @return the largest box of the canvas that every one of the stills covers; all of it where there is none */
+    public static Bounds common(List<Still> stills, Size canvas) {
+        boolean[] covered = new boolean[Math.toIntExact(canvas.area())];
+        List<Affine> back =
+                stills.stream().map(still -> still.place(canvas).inverse()).toList();
+        for (int i = 0; i < covered.length; i++) {
+            double x = i % canvas.width() + 0.5;
+            double y = i / canvas.width() + 0.5;
+            covered[i] = true;
+            for (int s = 0; s < back.size() && covered[i]; s++) {
+                Affine toStill = back.get(s);
+                Size still = stills.get(s).size();
+                double edge = stills.get(s).aligned().none() ? 0 : SOFT_EDGE;
+                covered[i] = isWithin(toStill.x(x, y), still.width(), edge * toStill.across())
+                        && isWithin(toStill.y(x, y), still.height(), edge * toStill.down());
+            }
+        }
+        return CommonBox.of(covered, canvas);
+    }
+
+    private static boolean isWithin(double at, int length, double edge) {
+        return at >= edge && at <= length - edge;
+    }
+}

@@ -1,0 +1,33 @@
+package dobbin.server.lining;
+
+import dobbin.server.jobs.Job;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+class LineUpController {
+    private final LineUps lineUps;
+
+    LineUpController(LineUps lineUps) {
+        this.lineUps = lineUps;
+    }
+
+    /**
+     * @param frames those that are lined up
+     * @param to the id of the frame they are lined up to, which is one of them and stays as it is
+     * @param crops whether the canvas is then cropped to what all of them cover
+     */
+    record LineUpRequest(List<Integer> frames, int to, boolean crops) {}
+
+    /** The job's result is the sentence on what came of it; the stills are moved by then, in one step. */
+    @PostMapping("/api/reels/{id}/line-ups")
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    Job.View lineUp(@PathVariable String id, @RequestBody LineUpRequest wanted) {
+        return lineUps.begin(id, wanted.frames(), wanted.to(), wanted.crops()).view();
+    }
+}

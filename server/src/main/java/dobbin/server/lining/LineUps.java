@@ -1,0 +1,166 @@
+package dobbin.server.lining;
+
+import dobbin.edit.AlignStills;
+import dobbin.edit.AlignStills.Moved;
+import dobbin.edit.Batch;
+import dobbin.edit.CropCanvas;
+import dobbin.edit.Edit;
+import dobbin.edit.EditRejected;
+import dobbin.raster.Bounds;
+import dobbin.raster.Size;
+import dobbin.reel.Aligned;
+import dobbin.reel.Frame;
+import dobbin.reel.Reel;
+import dobbin.reel.Still;
+import dobbin.render.LiningUp;
+import dobbin.server.jobs.EventHub;
+import dobbin.server.jobs.Job;
+import dobbin.server.jobs.Jobs;
+import dobbin.server.pictures.PictureLibrary;
+import dobbin.server.reels.OpenReel;
+import dobbin.server.reels.Reels;
+import dobbin.server.reels.StaleBase;
+import dobbin.server.web.Refused;
+import dobbin.server.work.Turns;
+import dobbin.server.work.Turns.Urgency;
+import dobbin.slim.Progress;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
+
+/** Lines stills up, a few at a time. The pictures stay as they are: the reel says where each lies. */
+@Service
+class LineUps {
+    private static final int ATTEMPTS = 5;
+
+    private final Reels reels;
+    private final PictureLibrary pictures;
+    private final Turns turns;
+    private final Jobs jobs;
+    private final EventHub hub;
+
+    LineUps(Reels reels, PictureLibrary pictures, Turns turns, Jobs jobs, EventHub hub) {
+        this.reels = reels;
+        this.pictures = pictures;
+        this.turns = turns;
+        this.jobs = jobs;
+        this.hub = hub;
+    }
+
+    /** A frame that shows a still alone, with its number from 1. */
+    private record Shown(int number, int frame, Still still) {}
+
+    /** @param place how it is to be moved, or empty where it does not match */
+    private record Found(Shown shown, Optional<Aligned> place) {}
+
+    Job begin(String id, List<Integer> frames, int to, boolean crops) {
+        Reel reel = reels.open(id).reel();
+        List<Shown> stills = stills(reel, frames);
+        Shown other = stills.stream()
+                .filter(each -> each.frame() == to)
+                .findFirst()
+                .orElseThrow(() -> new EditRejected("to", "must be one of the frames that show a still"));
+        if (stills.size() < 2) {
+            throw new EditRejected("frames", "must be at least two that show stills");
+        }
+        return jobs.start("Line up " + reel.name(), view -> hub.publish(id, "job", view), progress -> {
+            List<Found> found = found(stills, other, reel.canvas(), progress);
+            move(id, found, crops);
+            return sentence(found, other);
+        });
+    }
+
+    private static List<Shown> stills(Reel reel, List<Integer> frames) {
+        return IntStream.range(0, reel.frames().size())
+                .filter(i -> frames.contains(reel.frames().get(i).id()))
+                .mapToObj(i -> shown(i + 1, reel.frames().get(i)))
+                .flatMap(Optional::stream)
+                .toList();
+    }
+
+    private static Optional<Shown> shown(int number, Frame frame) {
+        return frame.content() instanceof Still still
+                ? Optional.of(new Shown(number, frame.id(), still))
+                : Optional.empty();
+    }
+
+    /** @throws CancellationException where the job was cancelled; what is not begun by then is not done */
+    private List<Found> found(List<Shown> stills, Shown other, Size canvas, Progress progress) {
+        LiningUp liningUp = turns.call(Urgency.LATER, () -> new LiningUp(other.still(), canvas, pictures));
+        AtomicBoolean unwanted = new AtomicBoolean();
+        List<CompletableFuture<Found>> underWay = stills.stream()
+                .map(each -> CompletableFuture.supplyAsync(
+                        () -> unwanted.get()
+                                ? new Found(each, Optional.empty())
+                                : new Found(each, liningUp.of(each.still())),
+                        turns.at(Urgency.LATER)))
+                .toList();
+        try {
+            List<Found> found = new ArrayList<>();
+            for (CompletableFuture<Found> each : underWay) {
+                progress.report(found.size(), stills.size());
+                found.add(each.join());
+            }
+            return found;
+        } finally {
+            unwanted.set(true);
+        }
+    }
+
+    /** What others did to the reel meanwhile stays: frames that are still there are moved. */
+    private void move(String id, List<Found> found, boolean crops) {
+        List<Moved> moved = found.stream()
+                .filter(each -> each.place().isPresent())
+                .map(each -> new Moved(each.shown().frame(), each.place().get()))
+                .toList();
+        for (int attempt = 0; attempt < ATTEMPTS; attempt++) {
+            OpenReel open = reels.open(id);
+            Edit edit = edit(open.reel(), moved, crops);
+            try {
+                reels.edit(id, open.revision(), edit);
+                return;
+            } catch (StaleBase e) {
+                // Someone was faster; what is there now is moved.
+            }
+        }
+        throw new Refused(HttpStatus.CONFLICT, "The reel is changed all the time. Try again in a moment.");
+    }
+
+    private static Edit edit(Reel reel, List<Moved> moved, boolean crops) {
+        AlignStills align = new AlignStills(moved);
+        Reel lined = Edit.apply(align, reel);
+        List<Still> stills = stills(lined, moved.stream().map(Moved::frame).toList()).stream()
+                .map(Shown::still)
+                .toList();
+        Bounds box = crops ? LiningUp.common(stills, reel.canvas()) : Bounds.all(reel.canvas());
+        return box.equals(Bounds.all(reel.canvas()))
+                ? align
+                : new Batch(
+                        List.of(align, new CropCanvas(box.left(), box.top(), box.width(), box.height())),
+                        align.title(reel));
+    }
+
+    private static String sentence(List<Found> found, Shown other) {
+        List<String> strangers = found.stream()
+                .filter(each -> each.place().isEmpty())
+                .map(each -> String.valueOf(each.shown().number()))
+                .toList();
+        int lined = found.size() - strangers.size() - 1;
+        String done = lined + (lined == 1 ? " frame lies" : " frames lie") + " on frame " + other.number() + ".";
+        return strangers.isEmpty()
+                ? done
+                : done
+                        + (strangers.size() == 1 ? " Frame " : " Frames ")
+                        + strangers.stream().collect(Collectors.joining(", "))
+                        + (strangers.size() == 1
+                                ? " does not match and stays as it was."
+                                : " do not match and stay as they were.");
+    }
+}

@@ -1,0 +1,2 @@
+/** Lining up stills that were taken by hand. */
+package dobbin.server.lining;

@@ -1,0 +1,127 @@
+package dobbin.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import dobbin.raster.Affine;
+import dobbin.raster.Bounds;
+import dobbin.raster.Compositor;
+import dobbin.raster.Placement;
+import dobbin.raster.Raster;
+import dobbin.raster.Size;
+import dobbin.server.RunningServer.Answer;
+import dobbin.skerry.SkerryPoint;
+import dobbin.still.PngWriter;
+import java.time.Instant;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import tools.jackson.databind.JsonNode;
+
+class LineUpTest {
+    private static final Size SIZE = new Size(480, 320);
+    private static final Raster SCENE =
+            SkerryPoint.sunrise(3, new Size(720, 480)).get(2);
+
+    @RegisterExtension
+    private static final RunningServer server = new RunningServer();
+
+    private static byte[] seen(double dx, double dy, double turn) {
+        Affine camera =
+                Affine.shift(-360 + dx, -240 + dy).then(Affine.turn(turn)).then(Affine.shift(240, 160));
+        int[] argb = new int[(int) SIZE.area()];
+        Placement.draw(SCENE, camera, Bounds.all(SIZE))
+                .ifPresent(layer -> Compositor.over(layer.raster(), layer.x(), layer.y(), argb, SIZE));
+        return PngWriter.bytes(Raster.of(SIZE, argb));
+    }
+
+    /** Frames 1 to 3 of one view, and 4 of nothing. */
+    private static JsonNode burst() {
+        StringBuilder stills = new StringBuilder();
+        byte[][] files = {seen(0, 0, 0), seen(20, 8, 0), seen(-10, 12, 3), RunningServer.png(SIZE, 0xFF2B6F86)};
+        for (int i = 0; i < files.length; i++) {
+            stills.append(i == 0 ? "" : ",")
+                    .append(server.upload("View " + i + ".png", files[i])
+                            .json()
+                            .get("stills")
+                            .get(0));
+        }
+        JsonNode reel = server.post("/api/reels", "{\"name\":\"Views\"}").json();
+        return server.edit(reel, "{\"type\":\"addStills\",\"stills\":[" + stills + "],\"after\":0,\"gathering\":\"\"}")
+                .json();
+    }
+
+    private static Answer begin(JsonNode reel, String frames, int to, boolean crops) {
+        return server.post(
+                "/api/reels/" + reel.get("id").asString() + "/line-ups",
+                "{\"frames\":[" + frames + "],\"to\":" + to + ",\"crops\":" + crops + "}");
+    }
+
+    private static JsonNode ended(Answer begun) throws InterruptedException {
+        assertThat(begun.status()).isEqualTo(202);
+        JsonNode job = begun.json();
+        while (job.get("state").asString().equals("RUNNING")) {
+            Thread.sleep(20);
+            job = server.get("/api/jobs/" + job.get("id").asString()).json();
+        }
+        return job;
+    }
+
+    private static JsonNode now(JsonNode reel) {
+        return server.get("/api/reels/" + reel.get("id").asString()).json();
+    }
+
+    @Test
+    void stillsAreMovedInOneStepAndWhatDoesNotMatchStays() throws Exception {
+        JsonNode reel = burst();
+        JsonNode job = ended(begin(reel, "1,2,3,4", 1, true));
+        assertThat(job.get("result").asString())
+                .isEqualTo("2 frames lie on frame 1. Frame 4 does not match and stays as it was.");
+        JsonNode lined = now(reel);
+        JsonNode second = lined.at("/frames/1/content/aligned");
+        assertThat(second.get("dx").asDouble()).isCloseTo(-20, within(0.2));
+        assertThat(second.get("dy").asDouble()).isCloseTo(-8, within(0.2));
+        assertThat(lined.at("/frames/2/content/aligned/turn").asDouble()).isCloseTo(-3, within(0.1));
+        assertThat(lined.at("/frames/3/content/aligned/scale").asDouble()).isEqualTo(1);
+        assertThat(lined.at("/canvas/width").asInt()).isBetween(420, 459);
+        assertThat(lined.at("/frames/0/bare").asBoolean()).isFalse();
+        assertThat(lined.at("/frames/1/bare").asBoolean()).isFalse();
+
+        JsonNode undone = server.post(
+                        "/api/reels/" + reel.get("id").asString() + "/undo", "{\"base\":" + lined.get("revision") + "}")
+                .json();
+        assertThat(undone.at("/canvas/width").asInt()).isEqualTo(480);
+        assertThat(undone.at("/frames/1/content/aligned/dx").asDouble()).isZero();
+    }
+
+    @Test
+    void withoutCroppingTheCanvasStaysAsItIs() throws Exception {
+        JsonNode reel = burst();
+        ended(begin(reel, "1,2", 2, false));
+        JsonNode lined = now(reel);
+        assertThat(lined.at("/canvas/width").asInt()).isEqualTo(480);
+        assertThat(lined.at("/frames/0/content/aligned/dx").asDouble()).isCloseTo(20, within(0.2));
+        assertThat(lined.at("/frames/0/bare").asBoolean()).isTrue();
+        assertThat(lined.at("/frames/1/content/aligned/dx").asDouble()).isZero();
+    }
+
+    @Test
+    void whatCannotBeLinedUpIsRefusedByName() {
+        JsonNode reel = burst();
+        assertThat(begin(reel, "1,2", 3, false).json().get("detail").asString())
+                .contains("to must be one of the frames that show a still");
+        assertThat(begin(reel, "1", 1, false).json().get("detail").asString())
+                .contains("frames must be at least two that show stills");
+    }
+
+    /** The photo's own date comes with it. Written by hand after Exif 2.32: one directory that points to another. */
+    @Test
+    void aPhotoKnowsWhenItWasTaken() {
+        byte[] jpeg = SkerryPoint.sunrise().files().get(0).bytes();
+        JsonNode without = server.upload("Dawn.jpg", jpeg).json();
+        assertThat(without.at("/stills/0/taken").asLong()).isZero();
+        byte[] dated = ExifJpeg.taken(jpeg, "2026:06:21 04:31:09", "25", "+02:00");
+        JsonNode with = server.upload("Dawn.jpg", dated).json();
+        assertThat(with.at("/stills/0/taken").asLong())
+                .isEqualTo(Instant.parse("2026-06-21T02:31:09.250Z").toEpochMilli());
+    }
+}

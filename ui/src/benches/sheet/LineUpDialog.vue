@@ -1,0 +1,158 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { answer, api } from '@/api/client'
+import { limits } from '@/api/limits'
+import type { Aligned, JobView } from '@/api/types'
+import { say, sayProblem } from '@/ground/messages'
+import { AS_IT_WAS, isMoved } from '@/parts/aligned'
+import DialogCard from '@/parts/DialogCard.vue'
+import { framesText } from '@/parts/format'
+import NumberField from '@/parts/NumberField.vue'
+import { useReel } from '@/reel/store'
+import { useArranging } from './arranging'
+import { useAsking } from './asking'
+
+/** Lays stills that were taken by hand on one of them, moves one by hand, or lays them back. */
+const store = useReel()
+const arranging = useArranging()
+const asking = useAsking()
+const shown = asking.isShown('lineUp')
+const to = ref(1)
+const crops = ref(true)
+/** The job that lines up now, or null. */
+const job = ref('')
+
+const stills = computed(() =>
+  store.frames.flatMap((frame, i) =>
+    arranging.affected.includes(frame.id) && frame.content.kind === 'still' ? [{ id: frame.id, number: i + 1, aligned: frame.content.aligned }] : []))
+const moved = computed(() => stills.value.filter(({ aligned }) => isMoved(aligned)))
+const single = computed(() => (stills.value.length === 1 ? stills.value[0] : undefined))
+const all = computed(() => store.frames.filter((frame) => frame.content.kind === 'still'))
+/** One still alone is moved by hand; else all that are chosen lie on one of them. */
+const verb = computed(() => (single.value ? undefined : 'Line up'))
+const working = computed<JobView | null>(() => (job.value !== '' && store.job?.id === job.value ? store.job : null))
+const other = computed(() => stills.value.find(({ number }) => number === to.value))
+
+watch(shown, (open) => {
+  if (open) {
+    to.value = stills.value[Math.floor((stills.value.length - 1) / 2)]?.number ?? 1
+    job.value = ''
+  } else if (working.value?.state === 'RUNNING') {
+    void stop()
+  }
+})
+
+async function stop(): Promise<void> {
+  await api.DELETE('/api/jobs/{id}', { params: { path: { id: job.value } } })
+}
+
+/** The dialog stays while it is done, and says how far it is. */
+async function done(): Promise<boolean> {
+  try {
+    await store.settled()
+    const path = { id: store.reel!.id }
+    const body = { frames: stills.value.map(({ id }) => id), to: other.value!.id, crops: crops.value }
+    const started = await answer(api.POST('/api/reels/{id}/line-ups', { params: { path }, body }))
+    job.value = started.id
+    store.job = await answer(api.GET('/api/jobs/{id}', { params: { path: { id: started.id } } }))
+  } catch (failure) {
+    sayProblem(failure)
+    return false
+  }
+  const ended = await new Promise<JobView>((resolve) => {
+    const stopWatching = watch(
+      () => store.job,
+      (now) => {
+        if (now === null || now.id !== job.value || now.state !== 'RUNNING') {
+          queueMicrotask(() => stopWatching())
+          resolve(now ?? { id: job.value, title: '', state: 'CANCELLED', done: 0, total: 1, result: null, problem: null })
+        }
+      },
+      { immediate: true },
+    )
+  })
+  if (ended.state === 'DONE') {
+    shown.value = false
+    say(ended.result ?? '', { label: 'Undo', run: () => void store.undo() })
+  } else if (ended.state === 'FAILED') {
+    sayProblem(new Error(ended.problem ?? 'The stills could not be lined up.'))
+  }
+  return ended.state === 'DONE'
+}
+
+async function layBack(): Promise<void> {
+  if (await store.dispatch({ type: 'alignStills', stills: moved.value.map(({ id }) => ({ frame: id, aligned: AS_IT_WAS })) })) {
+    shown.value = false
+  }
+}
+
+function byHand(change: Partial<Aligned>): void {
+  const { id, aligned } = single.value!
+  void store.dispatch({ type: 'alignStills', stills: [{ frame: id, aligned: { ...aligned, ...change, sure: 1 } }] })
+}
+
+const rounded = (value: number, places: number): number => Math.round(value * 10 ** places) / 10 ** places
+</script>
+
+<template>
+  <dialog-card v-model="shown" :title="single ? `Move the still of frame ${single.number}` : `Line up ${framesText(stills.length)}`" :verb="verb"
+    :width="480" :disabled="!other" :done="done">
+    <template v-if="single">
+      <p class="quiet">In pixels of the still, about its middle. Choose several frames, or none, to line them up by themselves.</p>
+      <div class="fields">
+        <number-field :value="rounded(single.aligned.dx, 1)" label="To the right" labelled suffix="px" v-bind="limits.Aligned.dx" :decimals="1"
+          @done="(dx) => byHand({ dx })" />
+        <number-field :value="rounded(single.aligned.dy, 1)" label="Down" labelled suffix="px" v-bind="limits.Aligned.dy" :decimals="1"
+          @done="(dy) => byHand({ dy })" />
+        <number-field :value="rounded(single.aligned.turn, 2)" label="Turn clockwise" labelled suffix="°" v-bind="limits.Aligned.turn" :step="0.1"
+          :decimals="2" @done="(turn) => byHand({ turn })" />
+        <number-field :value="rounded(100 * single.aligned.scale, 2)" label="Scale" labelled suffix="%" :min="10" :max="100 * limits.Aligned.scale.max"
+          :step="0.1" :decimals="2" @done="(percent) => byHand({ scale: percent / 100 })" />
+      </div>
+    </template>
+    <template v-else>
+      <p class="quiet">Photos taken by hand are shifted, turned and scaled until they lie on one of them. The pictures themselves stay as they are.</p>
+      <div class="row">
+        <number-field :value="to" label="Lie on frame" labelled :min="stills[0]?.number ?? 1" :max="stills.at(-1)?.number ?? 1"
+          @done="(number) => (to = number)" />
+        <span v-if="!other" class="quiet">Frame {{ to }} is not one of them.</span>
+      </div>
+      <v-checkbox v-model="crops" density="compact" hide-details color="primary" label="Crop the canvas to what all of them cover" />
+      <p v-if="stills.length < all.length" class="quiet">Only the {{ framesText(stills.length) }} that are selected are moved.</p>
+    </template>
+    <p v-if="moved.length > 0" class="back">
+      <v-btn variant="outlined" size="small" @click="layBack">Lay {{ moved.length === 1 ? 'it' : `these ${moved.length}` }} back</v-btn>
+    </p>
+    <div v-if="working?.state === 'RUNNING'" class="working" role="status">
+      <span>Lining up {{ Math.min(working.done + 1, working.total) }} of {{ working.total }}</span>
+      <v-progress-linear :model-value="(100 * working.done) / working.total" height="8" rounded color="success" aria-label="Lined up" />
+    </div>
+  </dialog-card>
+</template>
+
+<style scoped>
+.fields {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px;
+  margin-top: 14px;
+}
+
+.row {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  max-width: 320px;
+  margin: 14px 0 6px;
+}
+
+.back {
+  margin-top: 14px;
+}
+
+.working {
+  display: grid;
+  gap: 6px;
+  margin-top: 14px;
+}
+</style>
