@@ -31,3 +31,6 @@ export const dithersUrl = (reel: string, file: string): string => `/api/reels/${
 export const overlayUrl = (reel: string, revision: number): string => `/api/reels/${reel}/overlays/${revision}.png`
 
 export const trialUrl = (reel: string, trial: string): string => `/api/reels/${reel}/trials/${trial}.png`
+
+/** A picture that is cut into frames, at most 1600 pixels a side. */
+export const plateUrl = (picture: string): string => `/api/plates/${picture}.png`

@@ -18,6 +18,7 @@ import {
   mdiSortAlphabeticalAscending,
   mdiSortCalendarAscending,
   mdiVectorArrangeBelow,
+  mdiViewGridOutline,
   mdiSwapHorizontal,
   mdiTrashCanOutline,
 } from '@mdi/js'
@@ -124,6 +125,12 @@ export function useActions() {
     },
     { label: 'Canvas and fit…', icon: mdiAspectRatio, keys: 'F', enabled: affected.value > 0, run: () => asking.open('fit') },
     { label: 'Line up…', icon: mdiVectorArrangeBelow, keys: 'U', enabled: stills.value > 0, run: () => asking.open('lineUp') },
+    {
+      label: 'Cut into frames…',
+      icon: mdiViewGridOutline,
+      enabled: count.value === 1 && selection.frames[0]?.content.kind === 'still',
+      run: () => asking.open('plate'),
+    },
     {
       label: 'Replace the picture…',
       icon: mdiImageSyncOutline,

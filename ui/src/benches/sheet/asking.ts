@@ -23,7 +23,7 @@ export interface Question {
 export const useAsking = defineStore('sheet dialogs', () => {
   const selection = useSelection()
   const arranging = useArranging()
-  const dialogs = dialogsOf<'question' | 'fit' | 'card' | 'thereAndBack' | 'lineUp'>()
+  const dialogs = dialogsOf<'question' | 'fit' | 'card' | 'thereAndBack' | 'lineUp' | 'plate'>()
   const question = shallowRef<Question | null>(null)
   /** Whether the card dialog changes the chosen cards; otherwise it adds some. */
   const cardsToChange = shallowRef(false)

@@ -22,6 +22,7 @@ class FloorsTest {
             "apng",
             "ora",
             "register",
+            "plate",
             "palette",
             "dither",
             "gif",

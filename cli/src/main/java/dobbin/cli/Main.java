@@ -11,7 +11,7 @@ import picocli.CommandLine.Command;
 @Command(
         name = "dobbin",
         description = "Small looping animations from stills.",
-        subcommands = {Make.class, Unpack.class, Bench.class},
+        subcommands = {Make.class, Unpack.class, Cut.class, Bench.class},
         mixinStandardHelpOptions = true)
 public final class Main {
     private static final int UNUSABLE_INPUT = 2;

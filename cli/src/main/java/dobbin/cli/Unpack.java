@@ -1,14 +1,10 @@
 package dobbin.cli;
 
-import dobbin.edit.EditRejected;
 import dobbin.gather.SeriesFile;
 import dobbin.still.DecodeLimits;
-import dobbin.still.PngWriter;
 import dobbin.still.Series;
 import dobbin.still.UnreadablePicture;
-import java.io.BufferedOutputStream;
 import java.io.IOException;
-import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -20,8 +16,6 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
-import tools.jackson.databind.SerializationFeature;
-import tools.jackson.databind.json.JsonMapper;
 
 /** An animation or a drawing of layers to PNG stills, and what it says of time. */
 @Command(
@@ -48,43 +42,16 @@ final class Unpack implements Callable<Integer> {
     @Override
     public Integer call() throws IOException, UnreadablePicture {
         Series series = SeriesFile.open(Files.readAllBytes(file), DecodeLimits.USUAL);
-        Files.createDirectories(folder);
-        List<Path> older = olderFrames();
+        FrameFolder out = new FrameFolder(folder, TIMING);
         List<FrameTiming> frames = new ArrayList<>();
         for (Optional<Series.Shown> frame = series.next(); frame.isPresent(); frame = series.next()) {
             frames.add(new FrameTiming(frame.get().delayMillis()));
-            Path still = frame(frames.size());
-            try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(still))) {
-                PngWriter.write(frame.get().picture(), out);
-            }
+            out.add(frame.get().picture());
         }
-        for (Path frame : older.subList(Math.min(older.size(), frames.size()), older.size())) {
-            Files.delete(frame);
-        }
-        Timing timing = new Timing(
-                series.size().width(), series.size().height(), series.plays().orElse(0), frames);
-        JsonMapper pretty =
-                JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
-        Files.writeString(folder.resolve(TIMING), pretty.writeValueAsString(timing) + "\n");
+        out.close(new Timing(
+                series.size().width(), series.size().height(), series.plays().orElse(0), frames));
         Stream.concat(series.warnings().stream(), series.notes().stream())
                 .forEach(note -> spec.commandLine().getErr().println("note: " + note));
         return 0;
-    }
-
-    /** What an earlier unpacking left here is replaced whole; frames of any other origin are nobody's to remove. */
-    private List<Path> olderFrames() throws IOException {
-        List<Path> older = new ArrayList<>();
-        for (int number = 1; Files.exists(frame(number)); number++) {
-            older.add(frame(number));
-        }
-        if (!older.isEmpty() && !Files.exists(folder.resolve(TIMING))) {
-            throw new EditRejected(
-                    folder.toString(), "holds frames that were not unpacked here. Choose an empty folder");
-        }
-        return older;
-    }
-
-    private Path frame(int number) {
-        return folder.resolve(String.format("frame-%04d.png", number));
     }
 }

@@ -71,6 +71,11 @@ public final class SkerryPoint {
         return HandHeld.files();
     }
 
+    /** @return ten drawings on one sheet of paper, to be cut apart */
+    public static DemoFile gullPlate() {
+        return GullPlate.file();
+    }
+
     /** @return photographs of a sunrise, as decoded rasters: material for measuring */
     public static List<Raster> sunrise(int frames, Size size) {
         List<Raster> stills = new ArrayList<>();

@@ -92,15 +92,14 @@ public final class StillReader {
         }
         PixelRows decoded =
                 Pixels.of(reading(file, limits, checkpoint, reader -> decoded(kind, page, reader)), checkpoint);
-        boolean turns = kind == FileKind.JPEG || kind == FileKind.TIFF;
-        Orientation orientation = turns ? orientationOf(file) : Orientation.UPRIGHT;
+        Orientation orientation = orientationOf(file, kind);
         Raster reduced = Resampler.resize(decoded, stored.reducedTo(WORKING_SIDE));
         Raster working = inSrgb(file, kind, reduced);
         return new StillPicture(orientation.upright(working), orientation.upright(stored));
     }
 
     /**
-     * Reads a picture with all its pixels, as it is stored.
+     * Reads a picture with all its pixels, upright.
      *
      * @throws UnreadablePicture where the file is no picture, is damaged, or passes {@code limits}
      */
@@ -111,7 +110,8 @@ public final class StillReader {
             throw tooLarge(size, limits);
         }
         BufferedImage image = reading(file, limits, checkpoint, reader -> decoded(kind, 0, reader));
-        return inSrgb(file, kind, Pixels.of(image, checkpoint).raster());
+        return orientationOf(file, kind)
+                .upright(inSrgb(file, kind, Pixels.of(image, checkpoint).raster()));
     }
 
     private static Raster inSrgb(byte[] file, FileKind kind, Raster picture) {
@@ -201,7 +201,10 @@ public final class StillReader {
         return new UnreadablePicture("is damaged and cannot be read. Copy or export it again", cause);
     }
 
-    private static Orientation orientationOf(byte[] file) {
+    private static Orientation orientationOf(byte[] file, FileKind kind) {
+        if (kind != FileKind.JPEG && kind != FileKind.TIFF) {
+            return Orientation.UPRIGHT;
+        }
         try {
             ExifIFD0Directory exif = ImageMetadataReader.readMetadata(new ByteArrayInputStream(file))
                     .getFirstDirectoryOfType(ExifIFD0Directory.class);

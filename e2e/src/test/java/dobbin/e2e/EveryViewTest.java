@@ -197,6 +197,7 @@ class EveryViewTest {
                 "History",
                 "Canvas and fit…",
                 "Line up…",
+                "Cut into frames…",
                 "Title cards…",
                 "How it is looked at",
                 "Full view",
@@ -221,6 +222,10 @@ class EveryViewTest {
                 case "as it is" -> sheet.chooseFrames(4, 5);
                 case "Selection" -> sheet.card(2).click(new Locator.ClickOptions().setButton(MouseButton.RIGHT));
                 case "Canvas and fit…", "Line up…" -> sheet.more(what);
+                case "Cut into frames…" -> {
+                    sheet.chooseFrames(1);
+                    sheet.more(what);
+                }
                 case "Title cards…" -> sheet.add(what);
                 default -> {
                     sheet.select("None");

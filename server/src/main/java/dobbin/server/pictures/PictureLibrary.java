@@ -6,6 +6,7 @@ import dobbin.gather.Gathered;
 import dobbin.gather.Opened;
 import dobbin.gather.SeriesFile;
 import dobbin.raster.Raster;
+import dobbin.raster.Resampler;
 import dobbin.raster.Size;
 import dobbin.reel.ContentName;
 import dobbin.reel.PictureRef;
@@ -30,6 +31,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -42,6 +44,9 @@ public class PictureLibrary implements Pictures {
 
     /** Stored pictures were checked when they came; a reduced one may be anything up to that. */
     private static final DecodeLimits STORED = new DecodeLimits(Integer.MAX_VALUE, 1, Integer.MAX_VALUE);
+
+    /** For the pixels, and what is made of them. */
+    private static final int WHOLE_BYTES_A_PIXEL = 12;
 
     private static final int SMALL_FILE_BYTES = 1_000_000;
     private static final int DELETED_AT_ONCE = 100;
@@ -135,6 +140,36 @@ public class PictureLibrary implements Pictures {
     /** Keeps a picture that was drawn here. */
     public PictureRef keep(Raster drawn) {
         return kept(drawn, keepFrame(new Gathered(drawn, drawn.size(), 0, false)));
+    }
+
+    /** As above, of a picture of any size: it is worked on from a reduced copy, where it is large. */
+    public PictureRef keepStill(Raster drawn) {
+        Raster working = Resampler.resize(drawn, drawn.size().reducedTo(StillReader.WORKING_SIDE));
+        PictureInfo kept = keepFrame(new Gathered(working, drawn.size(), 0, false));
+        data.force();
+        return new PictureRef(kept.id(), drawn.size());
+    }
+
+    /**
+     * Works on a picture with all the pixels it came with. Waits until there is memory for it.
+     *
+     * @param use must not keep it
+     */
+    public <V> V whole(String picture, Function<Raster, V> use) {
+        byte[] file = store.whole(picture).orElseThrow(() -> new NotFound("There is no picture " + picture + "."));
+        if (StoredPatch.isPatch(file)) {
+            return use.apply(raster(picture, Level.FULL));
+        }
+        try {
+            StillReader.Head head = StillReader.head(file, STORED);
+            long bytes = file.length
+                    + head.bytes()
+                    + WHOLE_BYTES_A_PIXEL * head.size().area();
+            return budget.during(
+                    bytes, () -> {}, () -> use.apply(StillReader.readWhole(file, STORED, Checkpoint.NONE)));
+        } catch (UnreadablePicture e) {
+            throw new DamagedPicture(picture, e);
+        }
     }
 
     /**

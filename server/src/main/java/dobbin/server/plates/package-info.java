@@ -1,0 +1,2 @@
+/** Plates that are cut into frames. */
+package dobbin.server.plates;
