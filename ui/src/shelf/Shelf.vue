@@ -14,6 +14,7 @@ import PageTools from '@/parts/PageTools.vue'
 import NewReelDialog from './NewReelDialog.vue'
 import RemovedDrawer from './RemovedDrawer.vue'
 import ShelfCard from './ShelfCard.vue'
+import ThingsToTry from './ThingsToTry.vue'
 
 const PAGE = 60
 
@@ -90,8 +91,8 @@ onMounted(() => {
         <div>
           <h1>{{ fileDrop.over.value ? 'Drop them' : 'Drop stills here to begin a loop' }}</h1>
           <p class="quiet">
-            Photos or drawn frames, 4 to 60 of them, or an old GIF. They play in natural sort order of their names:
-            2 before 10.
+            Photos or drawn frames, 4 to 60 of them, a clip, or an old GIF. Stills play in natural sort order of their
+            names: 2 before 10.
           </p>
         </div>
         <div class="ways">
@@ -113,7 +114,10 @@ onMounted(() => {
           <v-btn variant="outlined" @click="more">Show more: {{ shelf.total - shelf.reels.length }} are left</v-btn>
         </p>
       </section>
-      <p v-else class="quiet">The shelf is empty. What you begin stays here, saved with every change.</p>
+      <template v-else>
+        <p class="quiet">The shelf is empty. What you begin stays here, saved with every change.</p>
+        <things-to-try />
+      </template>
       <removed-drawer v-if="removed.length > 0" :reels="removed" :days="days" @changed="load" @restore="restore" />
     </main>
     <new-reel-dialog v-model="beginning" />

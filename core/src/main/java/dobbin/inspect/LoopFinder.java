@@ -22,6 +22,9 @@ public final class LoopFinder {
     /** Giving up all frames would have to be worth so many usual steps. */
     private static final double LENGTH_WEIGHT = 2;
 
+    /** Of a clip one takes a part anyhow, so that a smaller seam is worth more. */
+    private static final double CLIP_LENGTH_WEIGHT = 0.5;
+
     /**
      * Frames {@code from} to {@code to}, the latter not included.
      *
@@ -39,7 +42,7 @@ public final class LoopFinder {
     /** @return the best stretch, if that closes smoothly; none of fewer than 8 frames */
     static Optional<Stretch> best(List<Frame> loop, Sight sight, Rhythm rhythm) {
         List<Sample> samples = loop.stream().map(sight::coarse).toList();
-        return best(samples, rhythm.usual(), (a, b) -> sight.change(loop.get(a), loop.get(b)));
+        return best(samples, rhythm.usual(), LENGTH_WEIGHT, (a, b) -> sight.change(loop.get(a), loop.get(b)));
     }
 
     /**
@@ -53,10 +56,13 @@ public final class LoopFinder {
                 .mapToDouble(i -> samples.get(i).changeTo(samples.get(i == 0 ? samples.size() - 1 : i - 1)))
                 .toArray();
         return best(
-                samples, Rhythm.of(changes).usual(), (a, b) -> samples.get(a).changeTo(samples.get(b)));
+                samples,
+                Rhythm.of(changes).usual(),
+                CLIP_LENGTH_WEIGHT,
+                (a, b) -> samples.get(a).changeTo(samples.get(b)));
     }
 
-    private static Optional<Stretch> best(List<Sample> samples, double usualStep, Changes seen) {
+    private static Optional<Stretch> best(List<Sample> samples, double usualStep, double lengthWeight, Changes seen) {
         int count = samples.size();
         if (count < FEWEST_FRAMES) {
             return Optional.empty();
@@ -69,7 +75,7 @@ public final class LoopFinder {
         double least = Double.MAX_VALUE;
         for (int from = 0; from + shortest < count; from++) {
             for (int to = from + shortest; to < count; to++) {
-                double cost = cost(changes, from, to) / usual + LENGTH_WEIGHT * (1 - (to - from) / (double) count);
+                double cost = cost(changes, from, to) / usual + lengthWeight * (1 - (to - from) / (double) count);
                 if (cost < least) {
                     least = cost;
                     bestFrom = from;

@@ -76,6 +76,11 @@ public final class SkerryPoint {
         return GullPlate.file();
     }
 
+    /** @return the pictures of a clip, 20 a second, that loops every twelve */
+    public static List<DemoFile> gullClip() {
+        return GullClip.pictures();
+    }
+
     /** @return photographs of a sunrise, as decoded rasters: material for measuring */
     public static List<Raster> sunrise(int frames, Size size) {
         List<Raster> stills = new ArrayList<>();

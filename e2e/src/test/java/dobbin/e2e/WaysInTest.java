@@ -26,6 +26,8 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** Files of other kinds than stills that the server reads: they become frames as the browser shows them, or say why not. */
 class WaysInTest {
@@ -300,5 +302,15 @@ class WaysInTest {
         assertThat(thumbs).hasCount(1);
         sheet.button("Cancel").click();
         assertThat(sheet.cards()).hasCount(1);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"Photos taken by hand, 8", "A plate of drawings, 1", "A clip, 30"})
+    void anEmptyShelfHasSomethingToTryEachWith(String what, int frames) {
+        page.getByText(what).click();
+        if (what.equals("A clip")) {
+            sheet.button("Bring in frames").click();
+        }
+        assertThat(sheet.cards()).hasCount(frames);
     }
 }
