@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import WaitingClips from '@/gather/clip/WaitingClips.vue'
 import GatherPanel from '@/gather/GatherPanel.vue'
+import VectorSide from '@/gather/VectorSide.vue'
 import { useKeyboard } from '@/ground/keys'
 import { atFoot, barsBelow, message } from '@/ground/messages'
 import { ALL_KEYS } from './keys'
@@ -30,6 +31,7 @@ function act(): void {
     <router-view />
     <gather-panel />
     <waiting-clips />
+    <vector-side />
     <key-list :groups="ALL_KEYS" />
     <v-snackbar :key="said" v-model="shown" :timeout="atFoot?.kind === 'problem' ? 9000 : 5000"
       :style="{ marginBottom: `${barsBelow}px` }" :role="atFoot?.kind === 'problem' ? 'alert' : 'status'" location="bottom">

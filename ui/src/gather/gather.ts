@@ -9,6 +9,7 @@ import { isClip, openInTurn } from './clip/clips'
 import { decodedHere } from './decodedHere'
 import type { Gatherable } from './gatherable'
 import { gathering, inTurn, sendFile } from './gathering'
+import { sized } from './vectorSide'
 
 const AT_ONCE = 3
 
@@ -58,9 +59,9 @@ export function gatherFor(files: Gatherable[], use: (stills: NewStill[]) => Prom
 }
 
 /** Files that the system keeps for itself are passed over. */
-function gatherWorth(files: Gatherable[], gather: (worth: Gatherable[], signal: AbortSignal) => Promise<string>): Promise<void> {
-  const worth = files.filter(({ name }) => !name.startsWith('.'))
-  return worth.length === 0 ? Promise.resolve() : inTurn(worth.length, (signal) => gather(worth, signal))
+async function gatherWorth(files: Gatherable[], gather: (worth: Gatherable[], signal: AbortSignal) => Promise<string>): Promise<void> {
+  const worth = await sized(files.filter(({ name }) => !name.startsWith('.')))
+  return worth.length === 0 ? undefined : inTurn(worth.length, (signal) => gather(worth, signal))
 }
 
 /** @param came is told of each file as it is read; @return the files that could not be read */
@@ -72,7 +73,7 @@ async function readAll(files: Gatherable[], came: (index: number, stills: NewSti
 
   async function reader(): Promise<void> {
     for (let next = waiting.shift(); next && !signal.aborted && unreachable === null; next = waiting.shift()) {
-      const taken = await readOne(next.file, limits, signal).catch((failure: unknown) => {
+      const taken = await readOne(next, limits, signal).catch((failure: unknown) => {
         unreachable = failure
         return null
       })
@@ -97,7 +98,7 @@ async function readAll(files: Gatherable[], came: (index: number, stills: NewSti
 }
 
 /** A file that is too large is not sent at all. @throws Problem where the server does not answer */
-async function readOne(file: File, limits: LimitsView, signal: AbortSignal): Promise<FileView> {
+async function readOne({ file, side }: Gatherable, limits: LimitsView, signal: AbortSignal): Promise<FileView> {
   try {
     if (isClip(file)) {
       throw new Error(`“${file.name}” is a clip. Bring it in as frames first.`)
@@ -106,7 +107,7 @@ async function readOne(file: File, limits: LimitsView, signal: AbortSignal): Pro
       const most = Math.floor(limits.maxFileBytes / 1_000_000)
       throw new Error(`“${file.name}” is larger than ${most} MB. Make it smaller first.`)
     }
-    const send = (body: Blob): Promise<FileView> => sendFile(body, file.name, signal)
+    const send = (body: Blob): Promise<FileView> => sendFile(body, file.name, signal, side)
     const view = (await decodedHere(file, limits, signal, send)) ?? (await send(file))
     // Where a file does not say when it was taken, its own date stands for that.
     return { ...view, stills: view.stills.map((still) => ({ ...still, taken: still.taken || file.lastModified })) }

@@ -7,6 +7,8 @@ export interface Arrival {
 /** A file to be read. */
 export interface Gatherable extends Arrival {
   file: File
+  /** The longer side of a drawing that can have any size; its own, where this is not said. */
+  side?: number
 }
 
 export const gatherable = (file: File, folder = ''): Gatherable => ({ name: file.name, file, folder })

@@ -61,10 +61,10 @@ async function run(total: number, gather: (signal: AbortSignal) => Promise<strin
 }
 
 /** Gives one file, or one picture of a clip, to the server. */
-export function sendFile(file: Blob, name: string, signal: AbortSignal): Promise<FileView> {
+export function sendFile(file: Blob, name: string, signal: AbortSignal, side = 0): Promise<FileView> {
   return answer(
     api.POST('/api/pictures', {
-      params: { query: { name } },
+      params: { query: { name, side } },
       headers: { 'Content-Type': 'application/octet-stream' },
       body: file as never,
       bodySerializer: (body: unknown) => body as Blob,

@@ -7,6 +7,7 @@ import dobbin.still.DecodeLimits;
 import dobbin.still.FileKind;
 import dobbin.still.Series;
 import dobbin.still.StillReader;
+import dobbin.still.SvgDrawing;
 import dobbin.still.UnreadablePicture;
 import dobbin.timing.Delays;
 import java.nio.charset.StandardCharsets;
@@ -17,6 +18,9 @@ import java.util.OptionalInt;
 
 /** Opens any file a reel can be made from, by what it holds and not by what it is called. */
 public final class FileOpener {
+    /** A picture that can be drawn at any size is drawn at its own, where that is not too large. */
+    public static final int OWN_SIZE = 0;
+
     private static final int RIFF_HEADER = 12;
     private static final int WEBP_FLAGS = 20;
     private static final int WEBP_ANIMATED = 0x02;
@@ -30,6 +34,9 @@ public final class FileOpener {
 
     /** @return of memory that opening the file takes, about, itself not counted */
     public static long bytesToOpen(byte[] file, DecodeLimits limits) throws UnreadablePicture {
+        if (FileKind.of(file) == FileKind.SVG) {
+            return SvgDrawing.bytes(StillReader.WORKING_SIDE);
+        }
         if (SeriesFile.isOne(file)) {
             return SeriesFile.bytesToRead(file, limits);
         }
@@ -47,6 +54,22 @@ public final class FileOpener {
      */
     public static <E extends Exception> Opened open(
             byte[] file, DecodeLimits limits, Checkpoint checkpoint, Sink<E> sink) throws UnreadablePicture, E {
+        return open(file, OWN_SIZE, limits, checkpoint, sink);
+    }
+
+    /**
+     * As above.
+     *
+     * @param longerSide of a picture that can be drawn at any size, 1 to 1,600; {@link #OWN_SIZE} for its own
+     */
+    public static <E extends Exception> Opened open(
+            byte[] file, int longerSide, DecodeLimits limits, Checkpoint checkpoint, Sink<E> sink)
+            throws UnreadablePicture, E {
+        if (FileKind.of(file) == FileKind.SVG) {
+            Raster drawn = SvgDrawing.read(file, longerSide, checkpoint);
+            sink.take(new Gathered(drawn, drawn.size(), 0, false));
+            return new Opened(OptionalInt.empty(), List.of());
+        }
         if (SeriesFile.isOne(file)) {
             return openSeries(file, limits, checkpoint, sink);
         }

@@ -1,5 +1,7 @@
 package dobbin.still;
 
+import java.nio.charset.StandardCharsets;
+
 /** What a picture file is by its first bytes, whatever its name says. */
 public enum FileKind {
     JPEG("image/jpeg", "jpg", "jpeg", "jpe", "jfif"),
@@ -8,7 +10,10 @@ public enum FileKind {
     WEBP("image/webp", "webp"),
     BMP("image/bmp", "bmp"),
     TIFF("image/tiff", "tif", "tiff"),
+    SVG("image/svg+xml", "svg"),
     OTHER("application/octet-stream");
+
+    private static final int HEAD = 4_096;
 
     private final String mediaType;
     private final String[] endings;
@@ -39,7 +44,17 @@ public enum FileKind {
         if (startsWith(bytes, 0, 'I', 'I', '*', 0) || startsWith(bytes, 0, 'M', 'M', 0, '*')) {
             return TIFF;
         }
-        return startsWith(bytes, 0, 'B', 'M') ? BMP : OTHER;
+        if (startsWith(bytes, 0, 'B', 'M')) {
+            return BMP;
+        }
+        return isSvg(bytes) ? SVG : OTHER;
+    }
+
+    /** A text in XML has its first element after a declaration, a type and comments. */
+    private static boolean isSvg(byte[] bytes) {
+        String head = new String(bytes, 0, Math.min(bytes.length, HEAD), StandardCharsets.UTF_8).stripLeading();
+        String text = head.startsWith("\uFEFF") ? head.substring(1).stripLeading() : head;
+        return text.startsWith("<") && text.contains("<svg");
     }
 
     /** @return what the ending of {@code name} promises, {@link #OTHER} where it promises no picture */

@@ -171,7 +171,7 @@ public final class StillReader {
         try (ImageInputStream in = new WatchedStream(file, checkpoint)) {
             ImageReader reader = Readers.of(FileKind.of(file), in)
                     .orElseThrow(() -> new UnreadablePicture(
-                            "is not a picture that can be read here (JPEG, PNG, GIF, WebP, TIFF or BMP)"));
+                            "is not a picture that can be read here (JPEG, PNG, GIF, WebP, TIFF, BMP or SVG)"));
             try {
                 return reading.with(reader);
             } finally {

@@ -80,6 +80,12 @@ final class Visit implements BeforeAllCallback, AfterEachCallback, AfterAllCallb
         return page;
     }
 
+    /** The page once more, with nothing on the shelf. */
+    void emptyTheShelf() {
+        page.evaluate(EMPTY_THE_SHELF);
+        page.reload();
+    }
+
     String address() {
         return running.app.address();
     }

@@ -307,10 +307,36 @@ class WaysInTest {
     @ParameterizedTest
     @CsvSource({"Photos taken by hand, 8", "A plate of drawings, 1", "A clip, 30"})
     void anEmptyShelfHasSomethingToTryEachWith(String what, int frames) {
-        page.getByText(what).click();
+        visit.emptyTheShelf();
+        page.locator(".thing")
+                .filter(new Locator.FilterOptions().setHasText(what))
+                .click();
         if (what.equals("A clip")) {
             sheet.button("Bring in frames").click();
         }
         assertThat(sheet.cards()).hasCount(frames);
+    }
+
+    @Test
+    void aVectorDrawingIsDrawnAtTheSizeOneSays() throws Exception {
+        String flag = "<svg xmlns='http://www.w3.org/2000/svg' width='60' height='40'>"
+                + "<rect width='60' height='40' fill='#b23e28'/></svg>";
+        sheet.choose(
+                new FilePayload("Flag.svg", "image/svg+xml", flag.getBytes(StandardCharsets.UTF_8)), Stills.png(1));
+        assertThat(page.getByText("How large is “Flag.svg”?")).isVisible();
+        sheet.button("240").click();
+        sheet.button("Draw").click();
+        assertThat(sheet.cards()).hasCount(2);
+        assertThat(ask("frames.map((frame) => frame.content.size.width)")).isEqualTo(List.of(240, 60));
+        assertThat(new Easel(page).drawings().get(0).pixel(120, 80)).isEqualTo(0xFFB23E28);
+    }
+
+    @Test
+    void whoDoesNotSayHowLargeAVectorDrawingIsLeavesItOut() {
+        sheet.choose(
+                new FilePayload("Flag.svg", "image/svg+xml", "<svg/>".getBytes(StandardCharsets.UTF_8)), Stills.png(1));
+        sheet.button("Cancel").click();
+        assertThat(sheet.cards()).hasCount(1);
+        assertThat(ask("frames[0].name")).isEqualTo("Tide 1.png");
     }
 }

@@ -1,10 +1,13 @@
 package dobbin.server.pictures;
 
 import dobbin.edit.NewStill;
+import dobbin.gather.FileOpener;
+import dobbin.reel.Ranges;
 import dobbin.server.Settings;
 import dobbin.server.web.Failures;
 import dobbin.server.web.Refused;
 import dobbin.still.CountingOrder;
+import dobbin.still.StillReader;
 import dobbin.still.UnreadablePicture;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -12,6 +15,8 @@ import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import jakarta.servlet.ServletOutputStream;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -81,13 +86,20 @@ class PictureController {
     }
 
     /**
-     * The body is the file as it is. Where reading takes a while, the answer begins with blanks: so the server learns when
+     * The body is the file as it is; a picture that can be drawn at any size is drawn with {@code side} pixels on its longer
+     * side, or 0 for its own size. Where reading takes a while, the answer begins with blanks: so the server learns when
      * nobody waits for it any more, and stops.
      */
     @PostMapping(path = "/api/pictures", consumes = "application/octet-stream", produces = "application/json")
     @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(implementation = FileView.class)))
-    void take(@RequestParam String name, HttpServletRequest request, HttpServletResponse response) throws IOException {
-        Reading.UnderWay underWay = reading.begin(incoming(request, name), name);
+    void take(
+            @RequestParam String name,
+            @RequestParam(defaultValue = "0") @Min(0) @Max(StillReader.WORKING_SIDE) int side,
+            HttpServletRequest request,
+            HttpServletResponse response)
+            throws IOException {
+        Ranges.check("side", side, FileOpener.OWN_SIZE, StillReader.WORKING_SIDE);
+        Reading.UnderWay underWay = reading.begin(incoming(request, name), name, side);
         response.setContentType(MediaType.APPLICATION_JSON_VALUE);
         ServletOutputStream out = response.getOutputStream();
         try {

@@ -46,7 +46,7 @@ class Reading {
             unwanted.set(true);
         }
 
-        private void read(Incoming incoming, String name) {
+        private void read(Incoming incoming, String name, int longerSide) {
             long begun = System.nanoTime();
             Checkpoint checkpoint = () -> {
                 if (unwanted.get()) {
@@ -59,7 +59,7 @@ class Reading {
             };
             try (incoming) {
                 checkpoint.check();
-                result.complete(library.take(incoming, name, checkpoint));
+                result.complete(library.take(incoming, name, longerSide, checkpoint));
             } catch (CancellationException e) {
                 result.completeExceptionally(new UnreadablePicture(e.getMessage(), e));
             } catch (UnreadablePicture | RuntimeException | OutOfMemoryError e) {
@@ -69,10 +69,10 @@ class Reading {
     }
 
     /** @param incoming is closed in the end */
-    UnderWay begin(Incoming incoming, String name) {
+    UnderWay begin(Incoming incoming, String name, int longerSide) {
         UnderWay reading = new UnderWay();
         try {
-            (library.isSmall(incoming) ? small : large).execute(() -> reading.read(incoming, name));
+            (library.isSmall(incoming) ? small : large).execute(() -> reading.read(incoming, name, longerSide));
         } catch (RejectedExecutionException e) {
             incoming.close();
             throw new Refused(HttpStatus.SERVICE_UNAVAILABLE, "Dobbin is being stopped.");
