@@ -69,6 +69,8 @@ async function readAll(files: Gatherable[], came: (index: number, stills: NewSti
   const limits = await answer(api.GET('/api/limits'))
   const waiting = files.map((each, index) => ({ ...each, index }))
   const failed: Gatherable[] = []
+  /** The file that each picture came in first. */
+  const first = new Map<string, string>()
   let unreachable: unknown = null
 
   async function reader(): Promise<void> {
@@ -81,6 +83,12 @@ async function readAll(files: Gatherable[], came: (index: number, stills: NewSti
         return
       }
       gathering.notes.push(...taken.notes)
+      const [only] = taken.stills.length === 1 ? taken.stills : []
+      if (only && first.has(only.picture)) {
+        gathering.notes.push(`“${only.name}” is the same picture as “${first.get(only.picture)}”.`)
+      } else if (only) {
+        first.set(only.picture, only.name)
+      }
       if (taken.problem !== null) {
         gathering.problems.push(taken.problem)
         failed.push(next)

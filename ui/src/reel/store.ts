@@ -135,6 +135,10 @@ export const useReel = defineStore('reel', () => {
   const imprint = (cutout: number, frames: number[]): Promise<boolean> =>
     inTurn((id) => answer(api.POST('/api/reels/{id}/imprints', { params: { path: { id } }, body: { cutout, frames } })))
 
+  /** Evens the light of the stills on frames: one step. */
+  const evenLight = (frames: number[]): Promise<boolean> =>
+    inTurn((id) => answer(api.POST('/api/reels/{id}/even-light', { params: { path: { id } }, body: { frames } })))
+
   /** As `dispatch`. Where the one before is of the same subject and still waits for its turn, this takes its place. */
   function dispatchLatest(subject: string, edit: Edit): Promise<boolean> {
     if (last?.subject === subject) {
@@ -253,5 +257,5 @@ export const useReel = defineStore('reel', () => {
     }
   }
 
-  return { reel, frames, ids, weight, rhythm, rhythmProblem, job, tried, saving, changedHere, open, close, take, dispatch, draw, imprint, dispatchLatest, settled, together, weighAgain, undo, redo, goToStep }
+  return { reel, frames, ids, weight, rhythm, rhythmProblem, job, tried, saving, changedHere, open, close, take, dispatch, draw, imprint, evenLight, dispatchLatest, settled, together, weighAgain, undo, redo, goToStep }
 })

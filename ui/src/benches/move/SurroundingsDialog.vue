@@ -6,7 +6,7 @@ import FileChooser from '@/gather/FileChooser.vue'
 import { gatherFor } from '@/gather/gather'
 import type { Gatherable } from '@/gather/gatherable'
 import ColorField from '@/parts/ColorField.vue'
-import { AS_IT_WAS } from '@/parts/aligned'
+import { AS_IT_IS, AS_IT_WAS } from '@/parts/aligned'
 import DialogCard from '@/parts/DialogCard.vue'
 import { centered, WAYS } from '@/parts/fits'
 import NumberField from '@/parts/NumberField.vue'
@@ -39,7 +39,7 @@ function take(files: Gatherable[]): void {
   void gatherFor(files, async ([still]) => {
     if (still) {
       const fit = centered('FILL')
-      picture.value = { kind: 'still', picture: still.picture, name: still.name, size: still.size, fit, taken: still.taken, aligned: AS_IT_WAS }
+      picture.value = { kind: 'still', picture: still.picture, name: still.name, size: still.size, fit, taken: still.taken, aligned: AS_IT_WAS, light: AS_IT_IS }
     }
     return 'The picture is ready; press Apply.'
   })

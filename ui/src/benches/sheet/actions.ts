@@ -2,6 +2,7 @@ import {
   mdiArrowCollapseHorizontal,
   mdiArrowLeftRight,
   mdiAspectRatio,
+  mdiBrightness6,
   mdiContentCopy,
   mdiContentCut,
   mdiContentPaste,
@@ -24,6 +25,7 @@ import {
 } from '@mdi/js'
 import { computed } from 'vue'
 import type { Action } from '@/parts/action'
+import { AS_IT_IS, isLit } from '@/parts/aligned'
 import { useArranging } from './arranging'
 import { useAsking } from './asking'
 import { clip } from './clip'
@@ -42,7 +44,8 @@ export function useActions() {
   const count = computed(() => selection.ids.length)
   const any = computed(() => count.value > 0)
   const affected = computed(() => arranging.affected.length)
-  const stills = computed(() => store.frames.filter((frame) => frame.content.kind === 'still' && arranging.affected.includes(frame.id)).length)
+  const stills = computed(() => store.frames.flatMap(({ id, content }) => (content.kind === 'still' && arranging.affected.includes(id) ? [{ id, light: content.light }] : [])))
+  const lit = computed(() => stills.value.filter(({ light }) => isLit(light)))
   const allOut = computed(() => any.value && selection.frames.every((frame) => frame.leftOut))
   const run = computed(() => {
     const first = selection.frames[0]?.run ?? 0
@@ -124,7 +127,15 @@ export function useActions() {
       run: () => store.dispatch({ type: 'unnameRun', run: run.value }),
     },
     { label: 'Canvas and fit…', icon: mdiAspectRatio, keys: 'F', enabled: affected.value > 0, run: () => asking.open('fit') },
-    { label: 'Line up…', icon: mdiVectorArrangeBelow, keys: 'U', enabled: stills.value > 0, run: () => asking.open('lineUp') },
+    { label: 'Line up…', icon: mdiVectorArrangeBelow, keys: 'U', enabled: stills.value.length > 0, run: () => asking.open('lineUp') },
+    lit.value.length === 0
+      ? { label: 'Even the light', icon: mdiBrightness6, enabled: stills.value.length > 2, run: () => store.evenLight(stills.value.map(({ id }) => id)) }
+      : {
+          label: 'Light as in the photos',
+          icon: mdiBrightness6,
+          enabled: true,
+          run: () => store.dispatch({ type: 'lightStills', stills: lit.value.map(({ id }) => ({ frame: id, light: AS_IT_IS })) }),
+        },
     {
       label: 'Cut into frames…',
       icon: mdiViewGridOutline,

@@ -1,9 +1,7 @@
 package dobbin.edit;
 
 import dobbin.reel.Aligned;
-import dobbin.reel.Frame;
 import dobbin.reel.Reel;
-import dobbin.reel.Still;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -28,7 +26,7 @@ public record AlignStills(List<Moved> stills) implements Edit {
         Map<Integer, Aligned> moves =
                 stills.stream().collect(Collectors.toMap(Moved::frame, Moved::aligned, (first, last) -> last));
         return reel.withFrames(Chosen.of(reel, frames())
-                .each(frame -> frame.withContent(still(frame).withAligned(moves.get(frame.id())))));
+                .each(frame -> frame.withContent(Chosen.still(frame).withAligned(moves.get(frame.id())))));
     }
 
     @Override
@@ -41,12 +39,5 @@ public record AlignStills(List<Moved> stills) implements Edit {
 
     private List<Integer> frames() {
         return stills.stream().map(Moved::frame).toList();
-    }
-
-    private static Still still(Frame frame) {
-        if (frame.content() instanceof Still still) {
-            return still;
-        }
-        throw new EditRejected("frames", "must show stills alone; cards and fades cannot be lined up");
     }
 }

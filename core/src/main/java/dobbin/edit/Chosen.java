@@ -2,6 +2,7 @@ package dobbin.edit;
 
 import dobbin.reel.Frame;
 import dobbin.reel.Reel;
+import dobbin.reel.Still;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -70,6 +71,14 @@ final class Chosen {
     /** @return the reel's frames without the chosen ones */
     List<Frame> others() {
         return reel.frames().stream().filter(frame -> !has(frame)).toList();
+    }
+
+    /** @throws EditRejected unless the frame shows a still alone */
+    static Still still(Frame frame) {
+        if (frame.content() instanceof Still still) {
+            return still;
+        }
+        throw new EditRejected("frames", "must show stills alone, not cards or fades");
     }
 
     /** @return "frame 3" for one, "6 frames" for several; numbers count from 1 */

@@ -30,6 +30,7 @@ public sealed interface Edit
                 KeepPoses,
                 LayCutouts,
                 LeaveOut,
+                LightStills,
                 MergeFrames,
                 MoveFrames,
                 MoveInk,

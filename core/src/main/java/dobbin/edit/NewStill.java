@@ -3,6 +3,7 @@ package dobbin.edit;
 import dobbin.raster.Size;
 import dobbin.reel.Aligned;
 import dobbin.reel.Fit;
+import dobbin.reel.Light;
 import dobbin.reel.Still;
 
 /**
@@ -29,6 +30,6 @@ public record NewStill(String picture, String name, Size size, int delayMillis, 
 
     /** @return the still as it lies on a canvas until someone chooses */
     public Still still() {
-        return new Still(picture, name, size, Fit.USUAL, taken, Aligned.NONE);
+        return new Still(picture, name, size, Fit.USUAL, taken, Aligned.NONE, Light.AS_IT_IS);
     }
 }

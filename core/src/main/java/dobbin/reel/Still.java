@@ -14,8 +14,9 @@ import java.util.function.Function;
  * @param fit how it lies on the canvas
  * @param taken when it was taken, in milliseconds since 1970 began; {@link #NO_TIME} where that is not known
  * @param aligned how it is moved before that, to lie on another one
+ * @param light how its light is changed, to be even with that of others
  */
-public record Still(String picture, String name, Size size, Fit fit, long taken, Aligned aligned)
+public record Still(String picture, String name, Size size, Fit fit, long taken, Aligned aligned, Light light)
         implements FrameContent, Backdrop {
     public static final long NO_TIME = 0;
 
@@ -26,10 +27,11 @@ public record Still(String picture, String name, Size size, Fit fit, long taken,
             throw new OutOfRange("fit", "must be given");
         }
         aligned = aligned == null ? Aligned.NONE : aligned;
+        light = light == null ? Light.AS_IT_IS : light;
     }
 
     public Still(String picture, String name, Size size, Fit fit) {
-        this(picture, name, size, fit, NO_TIME, Aligned.NONE);
+        this(picture, name, size, fit, NO_TIME, Aligned.NONE, Light.AS_IT_IS);
     }
 
     public PictureRef ref() {
@@ -37,11 +39,15 @@ public record Still(String picture, String name, Size size, Fit fit, long taken,
     }
 
     public Still withFit(Fit newFit) {
-        return new Still(picture, name, size, newFit, taken, aligned);
+        return new Still(picture, name, size, newFit, taken, aligned, light);
     }
 
     public Still withAligned(Aligned newAligned) {
-        return new Still(picture, name, size, fit, taken, newAligned);
+        return new Still(picture, name, size, fit, taken, newAligned, light);
+    }
+
+    public Still withLight(Light newLight) {
+        return new Still(picture, name, size, fit, taken, aligned, newLight);
     }
 
     /** @return from the pixels of the upright picture in its file to the canvas */

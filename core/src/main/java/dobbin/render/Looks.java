@@ -229,9 +229,10 @@ public final class Looks {
     private static String ingredients(Still still) {
         String lying = still.picture() + ' ' + still.size() + ' ' + still.fit();
         Aligned aligned = still.aligned();
-        return aligned.none()
+        String moved = aligned.none()
                 ? lying
                 : lying + ' ' + aligned.dx() + ' ' + aligned.dy() + ' ' + aligned.turn() + ' ' + aligned.scale();
+        return still.light().none() ? moved : moved + ' ' + still.light();
     }
 
     private static String name(String inputs) {

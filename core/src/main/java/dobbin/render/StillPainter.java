@@ -16,7 +16,9 @@ final class StillPainter {
     private StillPainter() {}
 
     static Raster draw(Still still, Size canvas, Pictures pictures, Size size) {
-        return still.aligned().none() ? fitted(still, canvas, pictures, size) : aligned(still, canvas, pictures, size);
+        Pictures lit =
+                still.light().none() ? pictures : (name, level) -> Lit.of(pictures.raster(name, level), still.light());
+        return still.aligned().none() ? fitted(still, canvas, lit, size) : aligned(still, canvas, lit, size);
     }
 
     private static Raster aligned(Still still, Size canvas, Pictures pictures, Size size) {

@@ -10,6 +10,7 @@ import dobbin.reel.Cutout;
 import dobbin.reel.Fit;
 import dobbin.reel.Frame;
 import dobbin.reel.Ink;
+import dobbin.reel.Light;
 import dobbin.reel.Pose;
 import dobbin.reel.Reel;
 import dobbin.timing.Easing;
@@ -117,7 +118,7 @@ final class AnyEdit {
         List<Integer> run = runOf(reel, random);
         int gap = gap(reel, random);
         int one = some.get(0);
-        return switch (random.nextInt(28)) {
+        return switch (random.nextInt(29)) {
             case 0 -> new CopyFrames(some, gap);
             case 1 -> new CopyFrames(run, gap);
             case 2 -> new RepeatFrames(run, 2 + random.nextInt(3));
@@ -141,6 +142,7 @@ final class AnyEdit {
             case 20, 21, 22, 23 -> ofInk(reel, random, some, one);
             case 24 ->
                 new AlignStills(List.of(new AlignStills.Moved(one, new Aligned(random.nextInt(40), 3, 2, 1.1, 1))));
+            case 27 -> new LightStills(List.of(new LightStills.Lit(one, new Light(1.1, -0.05))));
             case 25 -> new SortByDate(some);
             case 26 -> new PaceByDate(some, 10_000);
             default -> new PasteFrames(List.of(new Pasted(card(random), ink(random), 80)), gap);

@@ -22,6 +22,7 @@ import java.util.Base64;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -338,5 +339,29 @@ class WaysInTest {
         sheet.button("Cancel").click();
         assertThat(sheet.cards()).hasCount(1);
         assertThat(ask("frames[0].name")).isEqualTo("Tide 1.png");
+    }
+
+    @Test
+    void theSamePictureBroughtTwiceIsTold() {
+        sheet.choose(Stills.png(1), Stills.png(2), Stills.png("Copy of tide.png", Stills.SIZE, Stills.color(2)));
+        assertThat(sheet.cards()).hasCount(3);
+        assertThat(page.getByText(Pattern.compile("“.*” is the same picture as “.*”")))
+                .isVisible();
+    }
+
+    @Test
+    void flickerOfExposureIsEvenedAndTakenBack() {
+        sheet.choose(IntStream.range(0, 5)
+                .mapToObj(i -> Stills.png("Dusk " + i + ".png", Stills.SIZE, i == 2 ? 0xFF303030 : 0xFF404040 + i))
+                .toArray(FilePayload[]::new));
+        assertThat(sheet.cards()).hasCount(5);
+        Object before = ask("frames[2].drawn");
+        sheet.more("Even the light");
+        sheet.awaitUndo("Even the light of 5 frames");
+        assertThat(ask("frames[2].drawn")).isNotEqualTo(before);
+        assertThat((Double) ask("frames[2].content.light.lift * 1.0")).isGreaterThan(0.03);
+        sheet.more("Light as in the photos");
+        sheet.awaitUndo("Give 2 frames back the light of the photo");
+        assertThat(ask("frames[2].drawn")).isEqualTo(before);
     }
 }

@@ -1,6 +1,7 @@
 package dobbin.server.lining;
 
 import dobbin.server.jobs.Job;
+import dobbin.server.reels.ReelView;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -9,6 +10,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
+/** What is done to stills of one view, so that they go together. */
 @RestController
 class LineUpController {
     private final LineUps lineUps;
@@ -23,6 +25,14 @@ class LineUpController {
      * @param crops whether the canvas is then cropped to what all of them cover
      */
     record LineUpRequest(List<Integer> frames, int to, boolean crops) {}
+
+    record EvenLightRequest(List<Integer> frames) {}
+
+    /** Evens the light of the stills on frames, which are taken in the order they play: one step of the history. */
+    @PostMapping("/api/reels/{id}/even-light")
+    ReelView evenLight(@PathVariable String id, @RequestBody EvenLightRequest wanted) {
+        return ReelView.of(lineUps.evenLight(id, wanted.frames()));
+    }
 
     /** The job's result is the sentence on what came of it; the stills are moved by then, in one step. */
     @PostMapping("/api/reels/{id}/line-ups")

@@ -6,12 +6,16 @@ import dobbin.edit.Batch;
 import dobbin.edit.CropCanvas;
 import dobbin.edit.Edit;
 import dobbin.edit.EditRejected;
+import dobbin.edit.LightStills;
+import dobbin.edit.LightStills.Lit;
 import dobbin.raster.Bounds;
 import dobbin.raster.Size;
 import dobbin.reel.Aligned;
 import dobbin.reel.Frame;
+import dobbin.reel.Light;
 import dobbin.reel.Reel;
 import dobbin.reel.Still;
+import dobbin.render.EvenLight;
 import dobbin.render.LiningUp;
 import dobbin.server.jobs.EventHub;
 import dobbin.server.jobs.Job;
@@ -30,12 +34,13 @@ import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 
-/** Lines stills up, a few at a time. The pictures stay as they are: the reel says where each lies. */
+/** Lines stills up and evens their light. The pictures stay as they are: the reel says where and in which light each lies. */
 @Service
 class LineUps {
     private static final int ATTEMPTS = 5;
@@ -114,20 +119,38 @@ class LineUps {
         }
     }
 
+    /** The light is found for what shows by then, in one step. */
+    OpenReel evenLight(String id, List<Integer> frames) {
+        return edited(id, reel -> {
+            List<Shown> stills = stills(reel, frames);
+            if (stills.size() < 3) {
+                throw new EditRejected("frames", "must be at least three that show stills");
+            }
+            List<Light> lights = turns.call(
+                    Urgency.NOW,
+                    () -> EvenLight.of(stills.stream().map(Shown::still).toList(), pictures));
+            return new LightStills(IntStream.range(0, stills.size())
+                    .mapToObj(i -> new Lit(stills.get(i).frame(), lights.get(i)))
+                    .toList());
+        });
+    }
+
     /** What others did to the reel meanwhile stays: frames that are still there are moved. */
     private void move(String id, List<Found> found, boolean crops) {
         List<Moved> moved = found.stream()
                 .filter(each -> each.place().isPresent())
                 .map(each -> new Moved(each.shown().frame(), each.place().get()))
                 .toList();
+        edited(id, reel -> edit(reel, moved, crops));
+    }
+
+    private OpenReel edited(String id, Function<Reel, Edit> change) {
         for (int attempt = 0; attempt < ATTEMPTS; attempt++) {
             OpenReel open = reels.open(id);
-            Edit edit = edit(open.reel(), moved, crops);
             try {
-                reels.edit(id, open.revision(), edit);
-                return;
+                return reels.edit(id, open.revision(), change.apply(open.reel()));
             } catch (StaleBase e) {
-                // Someone was faster; what is there now is moved.
+                // Someone was faster; what is there now is changed.
             }
         }
         throw new Refused(HttpStatus.CONFLICT, "The reel is changed all the time. Try again in a moment.");

@@ -1,2 +1,2 @@
-/** Lining up stills that were taken by hand. */
+/** Stills of one view, lined up and in even light. */
 package dobbin.server.lining;

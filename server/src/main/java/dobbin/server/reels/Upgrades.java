@@ -13,6 +13,7 @@ import dobbin.reel.Fill;
 import dobbin.reel.Fit;
 import dobbin.reel.Framing;
 import dobbin.reel.Ink;
+import dobbin.reel.Light;
 import dobbin.reel.Run;
 import dobbin.reel.Still;
 import java.util.ArrayList;
@@ -37,7 +38,7 @@ import tools.jackson.databind.node.ObjectNode;
  *   <li>a part of the canvas and of the frames that is delivered, how its colors are chosen, flat edges;
  *       stills placed where a crop of the canvas left them
  *   <li>ink on frames, and swatches to draw with
- *   <li>stills that are lined up, and when they were taken
+ *   <li>stills that are lined up and in even light, and when they were taken
  * </ol>
  */
 final class Upgrades {
@@ -159,6 +160,7 @@ final class Upgrades {
     private void toNinth(ObjectNode still) {
         still.put("taken", Still.NO_TIME);
         still.set("aligned", json.valueToTree(Aligned.NONE));
+        still.set("light", json.valueToTree(Light.AS_IT_IS));
     }
 
     /** Changes the stills of frames, of those that fade too, and the backdrop's. */
