@@ -36,6 +36,7 @@ class ScreenshotsTest {
             sheets(page, app);
             dialogs(page);
             gathering(page, app);
+            clip(page, app);
             assertThat(browser.complaints()).allMatch(complaint -> complaint.contains("status of 422"));
         }
     }
@@ -67,10 +68,6 @@ class ScreenshotsTest {
         page.mouse().move(700, 770);
         page.waitForTimeout(500);
         take(page, "sheet-dark");
-        page.keyboard().press("?");
-        page.waitForTimeout(500);
-        take(page, "keys-dark");
-        page.keyboard().press("Escape");
         page.getByLabel("Light colors").click();
     }
 
@@ -220,11 +217,31 @@ class ScreenshotsTest {
     private static void dialogs(Page page) {
         Sheet sheet = new Sheet(page);
         page.locator(".scroller").evaluate("sheet => sheet.scrollTop = 0");
-        sheet.add("Title cards…");
-        page.getByLabel("Words, or none").fill("Sunrise at 5.12");
+        sheet.choose(new FilePayload(
+                "Gull plate.png", "image/png", SkerryPoint.gullPlate().bytes()));
+        assertThat(page.getByText("Added: frame")).isVisible();
+        sheet.more("Cut into frames…");
+        assertThat(page.locator(".thumb")).hasCount(10);
         page.waitForTimeout(1_500);
-        take(page, "card-light");
+        take(page, "plate-light");
         page.getByText("Cancel").click();
+    }
+
+    /** From a shelf that was emptied. */
+    private static void clip(Page page, App app) {
+        page.evaluate("""
+                async () => {
+                  for (const { id } of (await (await fetch('/api/reels?count=200')).json()).reels) await fetch('/api/reels/' + id, { method: 'DELETE' })
+                }""");
+        page.navigate(app.address());
+        page.locator(".thing").last().click();
+        Sheet sheet = new Sheet(page);
+        assertThat(sheet.button("Bring in frames")).isEnabled();
+        sheet.button("Find where it loops").click();
+        assertThat(page.getByText("it loops smoothly")).isVisible();
+        page.waitForTimeout(1_500);
+        take(page, "clip-light");
+        sheet.button("Cancel").click();
     }
 
     private static void gathering(Page page, App app) {
