@@ -19,6 +19,9 @@ const asking = useAsking()
 const shown = asking.isShown('lineUp')
 const to = ref(1)
 const crops = ref(true)
+/** Whether all lie on one still; else only shaking is taken out, and what pans is kept. */
+const onOne = ref(true)
+const ready = computed(() => (onOne.value ? other.value !== undefined : stills.value.length > 2))
 /** The job that lines up now, or null. */
 const job = ref('')
 
@@ -51,7 +54,7 @@ async function done(): Promise<boolean> {
   try {
     await store.settled()
     const path = { id: store.reel!.id }
-    const body = { frames: stills.value.map(({ id }) => id), to: other.value!.id, crops: crops.value }
+    const body = { frames: stills.value.map(({ id }) => id), to: onOne.value ? other.value!.id : 0, crops: crops.value }
     const started = await answer(api.POST('/api/reels/{id}/line-ups', { params: { path }, body }))
     job.value = started.id
     store.job = await answer(api.GET('/api/jobs/{id}', { params: { path: { id: started.id } } }))
@@ -96,7 +99,7 @@ const rounded = (value: number, places: number): number => Math.round(value * 10
 
 <template>
   <dialog-card v-model="shown" :title="single ? `Move the still of frame ${single.number}` : `Line up ${framesText(stills.length)}`" :verb="verb"
-    :width="480" :disabled="!other" :done="done">
+    :width="480" :disabled="!ready" :done="done">
     <template v-if="single">
       <p class="quiet">In pixels of the still, about its middle. Choose several frames, or none, to line them up by themselves.</p>
       <div class="fields">
@@ -112,7 +115,11 @@ const rounded = (value: number, places: number): number => Math.round(value * 10
     </template>
     <template v-else>
       <p class="quiet">Photos taken by hand are shifted, turned and scaled until they lie on one of them. The pictures themselves stay as they are.</p>
-      <div class="row">
+      <v-radio-group v-model="onOne" hide-details color="primary" density="compact" aria-label="How they are lined up" class="ways">
+        <v-radio :value="true" label="All on one of them: the view stands still" />
+        <v-radio :value="false" label="Steady: only the shaking goes, a pan stays" />
+      </v-radio-group>
+      <div v-if="onOne" class="row">
         <number-field :value="to" label="Lie on frame" labelled :min="stills[0]?.number ?? 1" :max="stills.at(-1)?.number ?? 1"
           @done="(number) => (to = number)" />
         <span v-if="!other" class="quiet">Frame {{ to }} is not one of them.</span>
@@ -136,6 +143,10 @@ const rounded = (value: number, places: number): number => Math.round(value * 10
   grid-template-columns: 1fr 1fr;
   gap: 12px;
   margin-top: 14px;
+}
+
+.ways {
+  margin-top: 12px;
 }
 
 .row {

@@ -15,7 +15,7 @@ import java.util.Optional;
 /** Lines stills of a reel up to one of them, which stays where it is. */
 public final class LiningUp {
     /** Pictures of this level are larger than what is compared. */
-    private static final Level LEVEL = Level.MEDIUM;
+    static final Level LEVEL = Level.MEDIUM;
 
     /** So near to its edge a placed still is softened. */
     private static final double SOFT_EDGE = 1.5;
@@ -58,7 +58,7 @@ public final class LiningUp {
         return Aligned.of(onCanvas.then(fitted.inverse()), still.size(), sure);
     }
 
-    private static Affine scale(Size from, Size to) {
+    static Affine scale(Size from, Size to) {
         return Affine.scale((double) to.width() / from.width(), (double) to.height() / from.height());
     }
 

@@ -215,6 +215,17 @@ class WaysInTest {
     }
 
     @Test
+    void shakingAloneIsTakenOut() {
+        openHandHeld();
+        sheet.more("Line up…");
+        page.getByLabel("Steady: only the shaking goes, a pan stays").click();
+        assertThat(page.getByLabel("Lie on frame")).hasCount(0);
+        page.locator(".v-dialog button[type=submit]").click();
+        assertThat(page.getByText("8 frames are steadied.")).isVisible();
+        sheet.awaitUndo("Line up 8 frames");
+    }
+
+    @Test
     void framesGoIntoOrderOfDateAndAreShownAsTheyWereTaken() {
         page.locator("[data-test=files]").first().evaluate("""
                 async (input) => {

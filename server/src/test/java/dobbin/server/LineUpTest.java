@@ -105,6 +105,19 @@ class LineUpTest {
     }
 
     @Test
+    void shakingIsTakenOutFromOneStillToTheNext() throws Exception {
+        JsonNode reel = burst();
+        JsonNode job = ended(begin(reel, "1,2,3,4", 0, false));
+        assertThat(job.get("result").asString())
+                .isEqualTo("4 frames are steadied. At one place they do not match; it was taken for a cut.");
+        // The middle of three goes to the middle of where they lay, the others stay.
+        JsonNode lined = now(reel);
+        assertThat(lined.at("/frames/1/content/aligned/dx").asDouble()).isCloseTo(-20 + 10 / 3.0, within(1.5));
+        assertThat(lined.at("/frames/0/content/aligned/dx").asDouble()).isCloseTo(0, within(1e-6));
+        assertThat(lined.at("/frames/3/content/aligned/dx").asDouble()).isCloseTo(0, within(1e-6));
+    }
+
+    @Test
     void whatCannotBeLinedUpIsRefusedByName() {
         JsonNode reel = burst();
         assertThat(begin(reel, "1,2", 3, false).json().get("detail").asString())

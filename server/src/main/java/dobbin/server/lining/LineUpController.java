@@ -13,6 +13,8 @@ import org.springframework.web.bind.annotation.RestController;
 /** What is done to stills of one view, so that they go together. */
 @RestController
 class LineUpController {
+    private static final int STEADY = 0;
+
     private final LineUps lineUps;
 
     LineUpController(LineUps lineUps) {
@@ -21,7 +23,8 @@ class LineUpController {
 
     /**
      * @param frames those that are lined up
-     * @param to the id of the frame they are lined up to, which is one of them and stays as it is
+     * @param to the id of the frame they are lined up to, which is one of them and stays as it is; 0 to take out shaking
+     *     alone and keep what pans
      * @param crops whether the canvas is then cropped to what all of them cover
      */
     record LineUpRequest(List<Integer> frames, int to, boolean crops) {}
@@ -38,6 +41,9 @@ class LineUpController {
     @PostMapping("/api/reels/{id}/line-ups")
     @ResponseStatus(HttpStatus.ACCEPTED)
     Job.View lineUp(@PathVariable String id, @RequestBody LineUpRequest wanted) {
-        return lineUps.begin(id, wanted.frames(), wanted.to(), wanted.crops()).view();
+        return (wanted.to() == STEADY
+                        ? lineUps.steady(id, wanted.frames(), wanted.crops())
+                        : lineUps.begin(id, wanted.frames(), wanted.to(), wanted.crops()))
+                .view();
     }
 }

@@ -17,6 +17,8 @@ import dobbin.reel.Reel;
 import dobbin.reel.Still;
 import dobbin.render.EvenLight;
 import dobbin.render.LiningUp;
+import dobbin.render.Steadying;
+import dobbin.render.Steadying.Step;
 import dobbin.server.jobs.EventHub;
 import dobbin.server.jobs.Job;
 import dobbin.server.jobs.Jobs;
@@ -82,6 +84,37 @@ class LineUps {
         });
     }
 
+    /** Takes out how the hand shook, from each still to the next. */
+    Job steady(String id, List<Integer> frames, boolean crops) {
+        Reel reel = reels.open(id).reel();
+        List<Shown> stills = stills(reel, frames);
+        if (stills.size() < 3) {
+            throw new EditRejected("frames", "must be at least three that show stills");
+        }
+        return jobs.start("Steady " + reel.name(), view -> hub.publish(id, "job", view), progress -> {
+            List<Optional<Step>> steps = inParallel(
+                    IntStream.range(0, stills.size()).boxed().toList(),
+                    i -> i == 0
+                            ? Optional.<Step>empty()
+                            : Steadying.step(
+                                    stills.get(i - 1).still(), stills.get(i).still(), pictures),
+                    progress);
+            List<Aligned> moved =
+                    Steadying.steadied(stills.stream().map(Shown::still).toList(), steps);
+            List<Moved> edits = IntStream.range(0, stills.size())
+                    .mapToObj(i -> new Moved(stills.get(i).frame(), moved.get(i)))
+                    .toList();
+            edited(id, now -> edit(now, edits, crops));
+            long cuts = steps.stream().skip(1).filter(Optional::isEmpty).count();
+            return stills.size() + " frames are steadied."
+                    + (cuts == 0
+                            ? ""
+                            : cuts == 1
+                                    ? " At one place they do not match; it was taken for a cut."
+                                    : " At " + cuts + " places they do not match; these were taken for cuts.");
+        });
+    }
+
     private static List<Shown> stills(Reel reel, List<Integer> frames) {
         return IntStream.range(0, reel.frames().size())
                 .filter(i -> frames.contains(reel.frames().get(i).id()))
@@ -96,24 +129,25 @@ class LineUps {
                 : Optional.empty();
     }
 
-    /** @throws CancellationException where the job was cancelled; what is not begun by then is not done */
     private List<Found> found(List<Shown> stills, Shown other, Size canvas, Progress progress) {
         LiningUp liningUp = turns.call(Urgency.LATER, () -> new LiningUp(other.still(), canvas, pictures));
+        return inParallel(stills, each -> new Found(each, liningUp.of(each.still())), progress);
+    }
+
+    /** @throws CancellationException where the job was cancelled; what is not begun by then is not done */
+    private <T, V> List<V> inParallel(List<T> all, Function<T, V> work, Progress progress) {
         AtomicBoolean unwanted = new AtomicBoolean();
-        List<CompletableFuture<Found>> underWay = stills.stream()
+        List<CompletableFuture<V>> underWay = all.stream()
                 .map(each -> CompletableFuture.supplyAsync(
-                        () -> unwanted.get()
-                                ? new Found(each, Optional.empty())
-                                : new Found(each, liningUp.of(each.still())),
-                        turns.at(Urgency.LATER)))
+                        () -> unwanted.get() ? null : work.apply(each), turns.at(Urgency.LATER)))
                 .toList();
         try {
-            List<Found> found = new ArrayList<>();
-            for (CompletableFuture<Found> each : underWay) {
-                progress.report(found.size(), stills.size());
-                found.add(each.join());
+            List<V> done = new ArrayList<>();
+            for (CompletableFuture<V> each : underWay) {
+                progress.report(done.size(), all.size());
+                done.add(each.join());
             }
-            return found;
+            return done;
         } finally {
             unwanted.set(true);
         }
