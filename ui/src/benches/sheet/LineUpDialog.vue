@@ -18,9 +18,10 @@ const arranging = useArranging()
 const asking = useAsking()
 const shown = asking.isShown('lineUp')
 const to = ref(1)
-const crops = ref(true)
+const edges = ref<'CROP' | 'FILL' | 'LEAVE'>('CROP')
 /** Whether all lie on one still; else only shaking is taken out, and what pans is kept. */
 const onOne = ref(true)
+const settledEdges = computed(() => (onOne.value || edges.value !== 'FILL' ? edges.value : 'LEAVE'))
 const ready = computed(() => (onOne.value ? other.value !== undefined : stills.value.length > 2))
 /** The job that lines up now, or null. */
 const job = ref('')
@@ -54,7 +55,7 @@ async function done(): Promise<boolean> {
   try {
     await store.settled()
     const path = { id: store.reel!.id }
-    const body = { frames: stills.value.map(({ id }) => id), to: onOne.value ? other.value!.id : 0, crops: crops.value }
+    const body = { frames: stills.value.map(({ id }) => id), to: onOne.value ? other.value!.id : 0, edges: settledEdges.value }
     const started = await answer(api.POST('/api/reels/{id}/line-ups', { params: { path }, body }))
     job.value = started.id
     store.job = await answer(api.GET('/api/jobs/{id}', { params: { path: { id: started.id } } }))
@@ -124,7 +125,11 @@ const rounded = (value: number, places: number): number => Math.round(value * 10
           @done="(number) => (to = number)" />
         <span v-if="!other" class="quiet">Frame {{ to }} is not one of them.</span>
       </div>
-      <v-checkbox v-model="crops" density="compact" hide-details color="primary" label="Crop the canvas to what all of them cover" />
+      <v-radio-group v-model="edges" hide-details color="primary" density="compact" label="Edges that are bare then" class="ways">
+        <v-radio value="CROP" label="Crop the canvas to what all of them cover" />
+        <v-radio v-if="onOne" value="FILL" :label="`Fill them from frame ${to}, which lies behind all`" />
+        <v-radio value="LEAVE" label="Leave them" />
+      </v-radio-group>
       <p v-if="stills.length < all.length" class="quiet">Only the {{ framesText(stills.length) }} that are selected are moved.</p>
     </template>
     <p v-if="moved.length > 0" class="back">

@@ -50,10 +50,10 @@ class LineUpTest {
                 .json();
     }
 
-    private static Answer begin(JsonNode reel, String frames, int to, boolean crops) {
+    private static Answer begin(JsonNode reel, String frames, int to, String edges) {
         return server.post(
                 "/api/reels/" + reel.get("id").asString() + "/line-ups",
-                "{\"frames\":[" + frames + "],\"to\":" + to + ",\"crops\":" + crops + "}");
+                "{\"frames\":[" + frames + "],\"to\":" + to + ",\"edges\":\"" + edges + "\"}");
     }
 
     private static JsonNode ended(Answer begun) throws InterruptedException {
@@ -73,7 +73,7 @@ class LineUpTest {
     @Test
     void stillsAreMovedInOneStepAndWhatDoesNotMatchStays() throws Exception {
         JsonNode reel = burst();
-        JsonNode job = ended(begin(reel, "1,2,3,4", 1, true));
+        JsonNode job = ended(begin(reel, "1,2,3,4", 1, "CROP"));
         assertThat(job.get("result").asString())
                 .isEqualTo("2 frames lie on frame 1. Frame 4 does not match and stays as it was.");
         JsonNode lined = now(reel);
@@ -96,7 +96,7 @@ class LineUpTest {
     @Test
     void withoutCroppingTheCanvasStaysAsItIs() throws Exception {
         JsonNode reel = burst();
-        ended(begin(reel, "1,2", 2, false));
+        ended(begin(reel, "1,2", 2, "LEAVE"));
         JsonNode lined = now(reel);
         assertThat(lined.at("/canvas/width").asInt()).isEqualTo(480);
         assertThat(lined.at("/frames/0/content/aligned/dx").asDouble()).isCloseTo(20, within(0.2));
@@ -105,9 +105,20 @@ class LineUpTest {
     }
 
     @Test
+    void bareEdgesAreFilledFromTheStillTheyLieOn() throws Exception {
+        JsonNode reel = burst();
+        ended(begin(reel, "1,2,3", 1, "FILL"));
+        JsonNode lined = now(reel);
+        assertThat(lined.at("/backdrop/picture")).isEqualTo(lined.at("/frames/0/content/picture"));
+        assertThat(lined.at("/canvas/width").asInt()).isEqualTo(480);
+        assertThat(begin(reel, "1,2,3", 0, "FILL").json().get("detail").asString())
+                .contains("edges cannot be filled from one still where the view pans");
+    }
+
+    @Test
     void shakingIsTakenOutFromOneStillToTheNext() throws Exception {
         JsonNode reel = burst();
-        JsonNode job = ended(begin(reel, "1,2,3,4", 0, false));
+        JsonNode job = ended(begin(reel, "1,2,3,4", 0, "LEAVE"));
         assertThat(job.get("result").asString())
                 .isEqualTo("4 frames are steadied. At one place they do not match; it was taken for a cut.");
         // The middle of three goes to the middle of where they lay, the others stay.
@@ -120,9 +131,9 @@ class LineUpTest {
     @Test
     void whatCannotBeLinedUpIsRefusedByName() {
         JsonNode reel = burst();
-        assertThat(begin(reel, "1,2", 3, false).json().get("detail").asString())
+        assertThat(begin(reel, "1,2", 3, "LEAVE").json().get("detail").asString())
                 .contains("to must be one of the frames that show a still");
-        assertThat(begin(reel, "1", 1, false).json().get("detail").asString())
+        assertThat(begin(reel, "1", 1, "LEAVE").json().get("detail").asString())
                 .contains("frames must be at least two that show stills");
     }
 

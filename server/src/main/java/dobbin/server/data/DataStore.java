@@ -13,6 +13,7 @@ import javax.sql.DataSource;
 import org.h2.api.ErrorCode;
 import org.h2.engine.SessionLocal;
 import org.h2.jdbc.JdbcConnection;
+import org.h2.mvstore.MVStore;
 import org.springframework.http.HttpStatus;
 import org.springframework.jdbc.core.ConnectionCallback;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -88,17 +89,24 @@ public class DataStore {
         };
     }
 
-    /** @param millis about how long it may take; the rest waits for another time */
-    public void compact(int millis) {
-        template.execute((ConnectionCallback<Void>) connection -> {
-            compact(connection, millis);
-            return null;
-        });
+    /**
+     * @param millis about how long it may take; the rest waits for another time
+     * @return whether the file became smaller
+     */
+    public boolean compact(int millis) {
+        return Boolean.TRUE.equals(
+                template.execute((ConnectionCallback<Boolean>) connection -> compact(connection, millis)));
     }
 
-    private static void compact(Connection connection, int millis) throws SQLException {
+    private static boolean compact(Connection connection, int millis) throws SQLException {
         SessionLocal session =
                 (SessionLocal) connection.unwrap(JdbcConnection.class).getSession();
-        session.getDatabase().getStore().getMvStore().compactFile(millis);
+        MVStore store = session.getDatabase().getStore().getMvStore();
+        long before = store.getFileStore().size();
+        store.compactFile(millis);
+        // What was freed leaves the file with the next thing that is written: this writes one that changes nothing.
+        store.setStoreVersion(store.getStoreVersion());
+        store.commit();
+        return store.getFileStore().size() < before;
     }
 }

@@ -25,9 +25,8 @@ class LineUpController {
      * @param frames those that are lined up
      * @param to the id of the frame they are lined up to, which is one of them and stays as it is; 0 to take out shaking
      *     alone and keep what pans
-     * @param crops whether the canvas is then cropped to what all of them cover
      */
-    record LineUpRequest(List<Integer> frames, int to, boolean crops) {}
+    record LineUpRequest(List<Integer> frames, int to, Edges edges) {}
 
     record EvenLightRequest(List<Integer> frames) {}
 
@@ -42,8 +41,8 @@ class LineUpController {
     @ResponseStatus(HttpStatus.ACCEPTED)
     Job.View lineUp(@PathVariable String id, @RequestBody LineUpRequest wanted) {
         return (wanted.to() == STEADY
-                        ? lineUps.steady(id, wanted.frames(), wanted.crops())
-                        : lineUps.begin(id, wanted.frames(), wanted.to(), wanted.crops()))
+                        ? lineUps.steady(id, wanted.frames(), wanted.edges())
+                        : lineUps.begin(id, wanted.frames(), wanted.to(), wanted.edges()))
                 .view();
     }
 }

@@ -8,6 +8,7 @@ import dobbin.edit.Edit;
 import dobbin.edit.EditRejected;
 import dobbin.edit.LightStills;
 import dobbin.edit.LightStills.Lit;
+import dobbin.edit.SetBackdrop;
 import dobbin.raster.Bounds;
 import dobbin.raster.Size;
 import dobbin.reel.Aligned;
@@ -67,7 +68,7 @@ class LineUps {
     /** @param place how it is to be moved, or empty where it does not match */
     private record Found(Shown shown, Optional<Aligned> place) {}
 
-    Job begin(String id, List<Integer> frames, int to, boolean crops) {
+    Job begin(String id, List<Integer> frames, int to, Edges edges) {
         Reel reel = reels.open(id).reel();
         List<Shown> stills = stills(reel, frames);
         Shown other = stills.stream()
@@ -79,17 +80,20 @@ class LineUps {
         }
         return jobs.start("Line up " + reel.name(), view -> hub.publish(id, "job", view), progress -> {
             List<Found> found = found(stills, other, reel.canvas(), progress);
-            move(id, found, crops);
+            move(id, found, other, edges);
             return sentence(found, other);
         });
     }
 
     /** Takes out how the hand shook, from each still to the next. */
-    Job steady(String id, List<Integer> frames, boolean crops) {
+    Job steady(String id, List<Integer> frames, Edges edges) {
         Reel reel = reels.open(id).reel();
         List<Shown> stills = stills(reel, frames);
         if (stills.size() < 3) {
             throw new EditRejected("frames", "must be at least three that show stills");
+        }
+        if (edges == Edges.FILL) {
+            throw new EditRejected("edges", "cannot be filled from one still where the view pans");
         }
         return jobs.start("Steady " + reel.name(), view -> hub.publish(id, "job", view), progress -> {
             List<Optional<Step>> steps = inParallel(
@@ -104,7 +108,7 @@ class LineUps {
             List<Moved> edits = IntStream.range(0, stills.size())
                     .mapToObj(i -> new Moved(stills.get(i).frame(), moved.get(i)))
                     .toList();
-            edited(id, now -> edit(now, edits, crops));
+            edited(id, now -> edit(now, edits, edges == Edges.CROP));
             long cuts = steps.stream().skip(1).filter(Optional::isEmpty).count();
             return stills.size() + " frames are steadied."
                     + (cuts == 0
@@ -170,12 +174,17 @@ class LineUps {
     }
 
     /** What others did to the reel meanwhile stays: frames that are still there are moved. */
-    private void move(String id, List<Found> found, boolean crops) {
+    private void move(String id, List<Found> found, Shown other, Edges edges) {
         List<Moved> moved = found.stream()
                 .filter(each -> each.place().isPresent())
                 .map(each -> new Moved(each.shown().frame(), each.place().get()))
                 .toList();
-        edited(id, reel -> edit(reel, moved, crops));
+        edited(id, reel -> {
+            Edit align = edit(reel, moved, edges == Edges.CROP);
+            return edges == Edges.FILL
+                    ? new Batch(List.of(new SetBackdrop(other.still()), align), align.title(reel))
+                    : align;
+        });
     }
 
     private OpenReel edited(String id, Function<Reel, Edit> change) {

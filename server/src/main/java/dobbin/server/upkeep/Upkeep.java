@@ -22,6 +22,9 @@ class Upkeep {
     private static final Logger LOG = LoggerFactory.getLogger(Upkeep.class);
     private static final int LOOK_SECONDS = 10;
     private static final int COMPACT_MILLIS = 4_000;
+    /** The database keeps what was overwritten for 45 s, so there is more to free once that has passed. */
+    private static final Duration OVERWRITTEN_KEPT = Duration.ofSeconds(60);
+
     /** A picture that came in may wait so long for a reel to name it. */
     private static final Duration UNNAMED_KEPT = Duration.ofDays(1);
 
@@ -31,6 +34,7 @@ class Upkeep {
     private final Settings settings;
     private volatile boolean purged;
     private long changesSeen;
+    private Instant lastChange = Instant.EPOCH;
     private long changesCompacted;
 
     Upkeep(DataStore data, Shelf shelf, PictureLibrary pictures, Settings settings) {
@@ -40,12 +44,13 @@ class Upkeep {
         this.settings = settings;
     }
 
-    /** Compacts once there were changes, and then none for a while. */
+    /** Compacts once there were changes, and then none for a while: again and again, until nothing is left to free. */
     @Scheduled(fixedDelay = LOOK_SECONDS, initialDelay = LOOK_SECONDS, timeUnit = TimeUnit.SECONDS)
     void compactWhenWorkPauses() {
         long now = data.changes();
         boolean paused = now == changesSeen;
         changesSeen = now;
+        lastChange = paused ? lastChange : Instant.now();
         if (!paused || now == changesCompacted) {
             return;
         }
@@ -54,8 +59,9 @@ class Upkeep {
             sweepDaily();
         }
         try {
-            data.compact(COMPACT_MILLIS);
-            changesCompacted = now;
+            boolean shrank = data.compact(COMPACT_MILLIS);
+            boolean isAllFree = lastChange.plus(OVERWRITTEN_KEPT).isBefore(Instant.now());
+            changesCompacted = !shrank && isAllFree ? now : changesCompacted;
         } catch (DataAccessException e) {
             LOG.warn("The data file could not be compacted: {}", e.getMessage());
         }
