@@ -18,9 +18,9 @@ watch(asked, (now) => {
   if (now) shown.value = true
 })
 
-/** Closing it without an answer leaves the drawings out. */
+/** Closing it without an answer leaves the drawings out. By now it may be open again, for other drawings. */
 function gone(): void {
-  asked.value?.answer(null)
+  if (!shown.value) asked.value?.answer(null)
 }
 
 const done = (): void => asked.value?.answer(side.value)

@@ -1,30 +1,26 @@
 <script setup lang="ts">
 import { mdiPause, mdiPlay } from '@mdi/js'
-import { useRafFn } from '@vueuse/core'
 import { computed, onBeforeUnmount, ref, shallowRef, useTemplateRef } from 'vue'
-import { limits } from '@/api/limits'
 import { answer, api } from '@/api/client'
 import { sentenceFor } from '@/api/problem'
 import { sayProblem } from '@/ground/messages'
 import DialogCard from '@/parts/DialogCard.vue'
 import { durationText, framesText } from '@/parts/format'
-import NumberField from '@/parts/NumberField.vue'
 import { bringIn } from './bringIn'
 import { MICROS } from './clip'
 import type { Clip } from './clip'
+import ClipSettings from './ClipSettings.vue'
 import ClipTrack from './ClipTrack.vue'
 import type { WaitingClip } from './clips'
 import { bestLoop } from './loop'
 import { openClip } from './openClip'
+import { useRound } from './round'
 import { useStretch } from './stretch'
 import type { Stretch } from './stretch'
 
 /** Chooses what of a clip becomes frames, before anything is read. */
 const props = defineProps<{ waiting: WaitingClip }>()
 const emit = defineEmits<{ done: [] }>()
-const RATES = [6, 8, 10, 12, 15, 25]
-const WIDTHS = [320, 480, 640, 960]
-
 const shown = ref(true)
 const clip = shallowRef<Clip | null>(null)
 const stretch = shallowRef<Stretch | null>(null)
@@ -32,8 +28,7 @@ const problem = ref('')
 const mostFrames = ref(Infinity)
 const player = useTemplateRef<HTMLVideoElement>('player')
 const url = URL.createObjectURL(props.waiting.file)
-const playing = ref(false)
-const playhead = ref(0)
+const { playing, playhead, seek, toggle } = useRound(player, clip, stretch)
 const looking = ref<{ share: number; stop: AbortController } | null>(null)
 const loopSaid = ref('')
 
@@ -55,37 +50,6 @@ onBeforeUnmount(() => {
   clip.value?.close()
   URL.revokeObjectURL(url)
 })
-
-/** The stretch plays around and around. */
-useRafFn(() => {
-  const [video, chosen] = [player.value, stretch.value]
-  if (!video || !chosen) {
-    return
-  }
-  if (playing.value) {
-    const now = video.currentTime * MICROS
-    if (now >= chosen.to.value || now < chosen.from.value - MICROS / 10 || video.ended) {
-      video.currentTime = chosen.from.value / MICROS
-      void video.play().catch(() => undefined)
-    }
-  }
-  playhead.value = Math.min(video.currentTime * MICROS, clip.value?.length ?? 0)
-})
-
-function seek(moment: number): void {
-  playing.value = false
-  player.value?.pause()
-  if (player.value) player.value.currentTime = moment / MICROS
-}
-
-function toggle(): void {
-  playing.value = !playing.value
-  if (playing.value) {
-    void player.value?.play().catch(() => (playing.value = false))
-  } else {
-    player.value?.pause()
-  }
-}
 
 async function findLoop(): Promise<void> {
   const [opened, chosen] = [clip.value!, stretch.value!]
@@ -115,9 +79,6 @@ async function findLoop(): Promise<void> {
 }
 
 const secondsText = (moment: number): string => `${(moment / MICROS).toFixed(2)} s`
-const seconds = (moment: number): number => Math.round(moment / 1000) / 1000
-/** Whole seconds would leave out the last part of the clip. */
-const lengthSeconds = computed(() => Math.ceil((clip.value?.length ?? 0) / 1000) / 1000)
 const tooMany = computed(() => (stretch.value?.picks.value.length ?? 0) > mostFrames.value)
 const result = computed(() => {
   const chosen = stretch.value
@@ -127,18 +88,6 @@ const result = computed(() => {
   const { width, height } = chosen.size.value
   return `${framesText(chosen.picks.value.length)}, a loop of ${durationText(chosen.millis.value)}, ${width} × ${height}`
 })
-
-async function toMoment(secondsTyped: number, which: 'from' | 'to'): Promise<void> {
-  const chosen = stretch.value!
-  const moment = Math.min(clip.value!.length, secondsTyped * MICROS)
-  if (which === 'from') {
-    chosen.moveFrom(await chosen.pictureAt(moment))
-    seek(chosen.from.value)
-  } else {
-    chosen.moveTo(await chosen.pictureAt(moment))
-    seek(chosen.to.value - 1)
-  }
-}
 
 function take(): void {
   const chosen = stretch.value!
@@ -159,30 +108,7 @@ function take(): void {
       </div>
       <div class="settings">
         <v-btn :prepend-icon="playing ? mdiPause : mdiPlay" variant="outlined" @click="toggle">{{ playing ? 'Pause' : 'Play' }}</v-btn>
-        <div class="pair">
-          <number-field :value="seconds(stretch.from.value)" label="Begin at" labelled suffix="s" :min="0" :max="lengthSeconds"
-            :step="0.1" :decimals="3" @done="(at) => toMoment(at, 'from')" />
-          <number-field :value="seconds(stretch.to.value)" label="End at" labelled suffix="s" :min="0" :max="lengthSeconds"
-            :step="0.1" :decimals="3" @done="(at) => toMoment(at, 'to')" />
-        </div>
-        <div class="pair">
-          <number-field :value="stretch.rate.perSecond || null" label="A second" labelled :min="0.1"
-            :max="limits.PicksRequest.perSecond.max" :decimals="2" @done="(perSecond) => Object.assign(stretch!.rate, { perSecond, every: 0 })" />
-          <number-field v-if="clip.exact" :value="stretch.rate.every || null" label="Every n-th" labelled :min="1"
-            :max="limits.PicksRequest.every.max" @done="(every) => Object.assign(stretch!.rate, { perSecond: 0, every })" />
-        </div>
-        <div class="chips" role="group" aria-label="Frames a second">
-          <v-btn v-for="rate in RATES" :key="rate" size="small" variant="outlined" class="chip" :active="stretch.rate.perSecond === rate"
-            :aria-pressed="stretch.rate.perSecond === rate" @click="Object.assign(stretch!.rate, { perSecond: rate, every: 0 })">{{ rate }}</v-btn>
-        </div>
-        <number-field :value="stretch.width.value" label="Width" labelled suffix="px" :min="16" :max="Math.max(16, clip.size.width)" :step="10"
-          @done="(width) => (stretch!.width.value = width)" />
-        <div class="chips" role="group" aria-label="Widths">
-          <v-btn v-for="width in WIDTHS.filter((each) => each < clip!.size.width)" :key="width" size="small" variant="outlined" class="chip"
-            :active="stretch.width.value === width" :aria-pressed="stretch.width.value === width" @click="stretch!.width.value = width">{{ width }}</v-btn>
-          <v-btn size="small" variant="outlined" class="chip" :active="stretch.width.value === clip.size.width"
-            :aria-pressed="stretch.width.value === clip.size.width" @click="stretch!.width.value = clip!.size.width">As it is</v-btn>
-        </div>
+        <clip-settings :clip="clip" :stretch="stretch" @seek="seek" />
       </div>
       <clip-track class="over-all" :clip="clip" :stretch="stretch" :playhead="playhead" @seek="seek" />
       <div class="over-all foot">
@@ -234,23 +160,6 @@ video {
   display: grid;
   gap: 10px;
   align-content: start;
-}
-
-.pair {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 10px;
-}
-
-.chips {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-}
-
-.chips .chip {
-  min-width: 0;
-  padding: 0 9px;
 }
 
 .foot {

@@ -22,9 +22,6 @@ class Upkeep {
     private static final Logger LOG = LoggerFactory.getLogger(Upkeep.class);
     private static final int LOOK_SECONDS = 10;
     private static final int COMPACT_MILLIS = 4_000;
-    /** The database keeps what was overwritten for 45 s, so there is more to free once that has passed. */
-    private static final Duration OVERWRITTEN_KEPT = Duration.ofSeconds(60);
-
     /** A picture that came in may wait so long for a reel to name it. */
     private static final Duration UNNAMED_KEPT = Duration.ofDays(1);
 
@@ -34,7 +31,6 @@ class Upkeep {
     private final Settings settings;
     private volatile boolean purged;
     private long changesSeen;
-    private Instant lastChange = Instant.EPOCH;
     private long changesCompacted;
 
     Upkeep(DataStore data, Shelf shelf, PictureLibrary pictures, Settings settings) {
@@ -50,7 +46,6 @@ class Upkeep {
         long now = data.changes();
         boolean paused = now == changesSeen;
         changesSeen = now;
-        lastChange = paused ? lastChange : Instant.now();
         if (!paused || now == changesCompacted) {
             return;
         }
@@ -60,8 +55,7 @@ class Upkeep {
         }
         try {
             boolean shrank = data.compact(COMPACT_MILLIS);
-            boolean isAllFree = lastChange.plus(OVERWRITTEN_KEPT).isBefore(Instant.now());
-            changesCompacted = !shrank && isAllFree ? now : changesCompacted;
+            changesCompacted = shrank ? changesCompacted : now;
         } catch (DataAccessException e) {
             LOG.warn("The data file could not be compacted: {}", e.getMessage());
         }
