@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { answer, api } from '@/api/client'
 import { limits } from '@/api/limits'
-import type { Aligned, JobView } from '@/api/types'
+import type { Aligned, Box, JobView } from '@/api/types'
 import { say, sayProblem } from '@/ground/messages'
 import { AS_IT_WAS, isMoved } from '@/parts/aligned'
 import DialogCard from '@/parts/DialogCard.vue'
@@ -11,6 +11,7 @@ import NumberField from '@/parts/NumberField.vue'
 import { useReel } from '@/reel/store'
 import { useArranging } from './arranging'
 import { useAsking } from './asking'
+import LineUpArea from './LineUpArea.vue'
 
 /** Lays stills that were taken by hand on one of them, moves one by hand, or lays them back. */
 const store = useReel()
@@ -23,6 +24,9 @@ const edges = ref<'CROP' | 'FILL' | 'LEAVE'>('CROP')
 const onOne = ref(true)
 const settledEdges = computed(() => (onOne.value || edges.value !== 'FILL' ? edges.value : 'LEAVE'))
 const ready = computed(() => (onOne.value ? other.value !== undefined : stills.value.length > 2))
+/** Whether they are lined up by a part of the view alone, and which one. */
+const byPart = ref(false)
+const part = ref<Box>({ x: 0, y: 0, width: 0, height: 0 })
 /** The job that lines up now, or null. */
 const job = ref('')
 
@@ -36,11 +40,15 @@ const all = computed(() => store.frames.filter((frame) => frame.content.kind ===
 const verb = computed(() => (single.value ? undefined : 'Line up'))
 const working = computed<JobView | null>(() => (job.value !== '' && store.job?.id === job.value ? store.job : null))
 const other = computed(() => stills.value.find(({ number }) => number === to.value))
+const otherFrame = computed(() => store.frames.find(({ id }) => id === other.value?.id))
 
 watch(shown, (open) => {
   if (open) {
     to.value = stills.value[Math.floor((stills.value.length - 1) / 2)]?.number ?? 1
     job.value = ''
+    byPart.value = false
+    const { width, height } = store.reel!.canvas
+    part.value = { x: Math.round(width / 4), y: Math.round(height / 4), width: Math.round(width / 2), height: Math.round(height / 2) }
   } else if (working.value?.state === 'RUNNING') {
     void stop()
   }
@@ -55,7 +63,8 @@ async function done(): Promise<boolean> {
   try {
     await store.settled()
     const path = { id: store.reel!.id }
-    const body = { frames: stills.value.map(({ id }) => id), to: onOne.value ? other.value!.id : 0, edges: settledEdges.value }
+    const area = byPart.value && onOne.value ? part.value : { x: 0, y: 0, width: 0, height: 0 }
+    const body = { area, frames: stills.value.map(({ id }) => id), to: onOne.value ? other.value!.id : 0, edges: settledEdges.value }
     const started = await answer(api.POST('/api/reels/{id}/line-ups', { params: { path }, body }))
     job.value = started.id
     store.job = await answer(api.GET('/api/jobs/{id}', { params: { path: { id: started.id } } }))
@@ -125,6 +134,8 @@ const rounded = (value: number, places: number): number => Math.round(value * 10
           @done="(number) => (to = number)" />
         <span v-if="!other" class="quiet">Frame {{ to }} is not one of them.</span>
       </div>
+      <v-checkbox v-if="onOne" v-model="byPart" density="compact" hide-details color="primary" label="Only by a part of the view" />
+      <line-up-area v-if="onOne && byPart && otherFrame" v-model="part" :reel="store.reel!.id" :frame="otherFrame" :canvas="store.reel!.canvas" />
       <v-radio-group v-model="edges" hide-details color="primary" density="compact" label="Edges that are bare then" class="ways">
         <v-radio value="CROP" label="Crop the canvas to what all of them cover" />
         <v-radio v-if="onOne" value="FILL" :label="`Fill them from frame ${to}, which lies behind all`" />

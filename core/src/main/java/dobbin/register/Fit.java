@@ -3,7 +3,7 @@ package dobbin.register;
 import java.util.Arrays;
 
 /**
- * Improves a warp step by step until the lightness of two planes agrees best (B. Lucas and T. Kanade, 1981; S. Baker and I.
+ * Improves a warp step by step until the lightness of two planes agrees best in an area (B. Lucas and T. Kanade, 1981; S. Baker and I.
  * Matthews, "Lucas-Kanade 20 years on", 2004). One still may be lighter, or of more contrast. What differs by far more than
  * the rest, as something that moved, counts for nothing (A. Beaton and J. Tukey's biweight, 1974).
  */
@@ -19,6 +19,10 @@ final class Fit {
 
     private final Plane other;
     private final Plane still;
+    private final int fromX;
+    private final int toX;
+    private final int fromY;
+    private final int toY;
     private final Plane across;
     private final Plane down;
 
@@ -26,8 +30,12 @@ final class Fit {
     private double gain = 1;
     private double offset;
 
-    private Fit(Plane other, Plane still, Warp warp) {
+    private Fit(Plane other, Area area, Plane still, Warp warp) {
         this.other = other;
+        this.fromX = Math.max(1, area.fromX(other.width()));
+        this.toX = Math.min(other.width() - 1, area.toX(other.width()));
+        this.fromY = Math.max(1, area.fromY(other.height()));
+        this.toY = Math.min(other.height() - 1, area.toY(other.height()));
         this.still = still;
         this.across = still.risesAcross();
         this.down = still.risesDown();
@@ -35,8 +43,8 @@ final class Fit {
     }
 
     /** @param firstSpread up to which difference, about, pixels count in the first steps */
-    static Warp improved(Plane other, Plane still, Warp warp, double firstSpread) {
-        Fit fit = new Fit(other, still, warp);
+    static Warp improved(Plane other, Area area, Plane still, Warp warp, double firstSpread) {
+        Fit fit = new Fit(other, area, still, warp);
         // Edges that do not meet yet must count, so that they pull; what still differs in the end must not.
         double first = firstSpread;
         for (int step = 0; step < MOST_STEPS; step++) {
@@ -54,8 +62,8 @@ final class Fit {
     private double spread() {
         int[] counts = new int[BINS + 1];
         int count = 0;
-        for (int y = 1; y < other.height() - 1; y++) {
-            for (int x = 1; x < other.width() - 1; x++) {
+        for (int y = fromY; y < toY; y++) {
+            for (int x = fromX; x < toX; x++) {
                 double difference = difference(x, y);
                 if (!Double.isNaN(difference)) {
                     counts[(int) Math.min(BINS, Math.abs(difference) * BINS)]++;
@@ -83,8 +91,8 @@ final class Fit {
     private double step(double most) {
         double[][] sums = new double[UNKNOWNS][UNKNOWNS + 1];
         double[] slope = new double[UNKNOWNS];
-        for (int y = 1; y < other.height() - 1; y++) {
-            for (int x = 1; x < other.width() - 1; x++) {
+        for (int y = fromY; y < toY; y++) {
+            for (int x = fromX; x < toX; x++) {
                 double px = x + 0.5 - other.width() / 2.0;
                 double py = y + 0.5 - other.height() / 2.0;
                 double u = warp.x(px, py) + still.width() / 2.0 - 0.5;

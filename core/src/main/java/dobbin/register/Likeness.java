@@ -1,22 +1,26 @@
 package dobbin.register;
 
-/** How well two planes agree where a warp lays them over one another: their correlation, -1 to 1. */
+/** How well two planes agree in an area where a warp lays them over one another: their correlation, -1 to 1. */
 final class Likeness {
     private static final double LEAST_SHARE = 0.4;
 
     private Likeness() {}
 
     /** @return -1 where they hardly overlap */
-    static double of(Plane other, Plane still, Warp warp) {
+    static double of(Plane other, Area area, Plane still, Warp warp) {
         double sum = 0;
         double sumOther = 0;
         double squares = 0;
         double squaresOther = 0;
         double products = 0;
         int count = 0;
-        for (int y = 0; y < other.height(); y++) {
+        int fromX = area.fromX(other.width());
+        int toX = area.toX(other.width());
+        int fromY = area.fromY(other.height());
+        int toY = area.toY(other.height());
+        for (int y = fromY; y < toY; y++) {
             double py = y + 0.5 - other.height() / 2.0;
-            for (int x = 0; x < other.width(); x++) {
+            for (int x = fromX; x < toX; x++) {
                 double px = x + 0.5 - other.width() / 2.0;
                 double u = warp.x(px, py) + still.width() / 2.0 - 0.5;
                 double v = warp.y(px, py) + still.height() / 2.0 - 0.5;
@@ -32,7 +36,7 @@ final class Likeness {
                 }
             }
         }
-        if (count < LEAST_SHARE * other.width() * other.height()) {
+        if (count < LEAST_SHARE * (toX - fromX) * (toY - fromY)) {
             return -1;
         }
         double spread = squares - sum * sum / count;

@@ -40,8 +40,16 @@ public final class LineUp {
 
     private record Candidate(Warp warp, double likeness) {}
 
+    private final Area area;
+
     /** @param other the still that others are lined up to */
     public LineUp(Raster other) {
+        this(other, Area.ALL);
+    }
+
+    /** @param area the part of it that they are lined up by */
+    public LineUp(Raster other, Area area) {
+        this.area = area;
         this.pixels =
                 (double) other.width() / other.size().reducedTo(LONGER_SIDE).width();
         this.planes = pyramid(other);
@@ -90,21 +98,21 @@ public final class LineUp {
         Warp found = candidates.get(0).warp;
         int looked = Math.min(1, levels - 1);
         Warp there = looked == 0 ? found : found.halved();
-        double sure = Math.max(0, Likeness.of(edges.get(looked), stillEdges.get(looked), there));
+        double sure = Math.max(0, Likeness.of(edges.get(looked), area, stillEdges.get(looked), there));
         return sure < SURE_ENOUGH ? Alignment.asItWas(sure) : found.alignment(pixels, sure);
     }
 
     /** By edges while pictures are small; by all lightness once it is near, since fine edges are mostly noise. */
     private Candidate improved(int level, Plane still, Plane stillEdges, Warp warp) {
         Warp better = level > LAST_OF_EDGES
-                ? Fit.improved(edges.get(level), stillEdges, warp, FIRST_SPREAD)
-                : Fit.improved(planes.get(level), still, warp, LATER_SPREAD);
-        double before = Likeness.of(edges.get(level), stillEdges, warp);
-        double after = Likeness.of(edges.get(level), stillEdges, better);
+                ? Fit.improved(edges.get(level), area, stillEdges, warp, FIRST_SPREAD)
+                : Fit.improved(planes.get(level), area, still, warp, LATER_SPREAD);
+        double before = Likeness.of(edges.get(level), area, stillEdges, warp);
+        double after = Likeness.of(edges.get(level), area, stillEdges, better);
         return after >= before ? new Candidate(better, after) : new Candidate(warp, before);
     }
 
-    private static List<Candidate> guessed(Plane other, Plane still) {
+    private List<Candidate> guessed(Plane other, Plane still) {
         List<Candidate> guesses = new ArrayList<>();
         int mostX = (int) Math.ceil(MOST_SHIFT * other.width());
         int mostY = (int) Math.ceil(MOST_SHIFT * other.height());
@@ -114,7 +122,7 @@ public final class LineUp {
                 for (int dy = -mostY; dy <= mostY; dy++) {
                     for (int dx = -mostX; dx <= mostX; dx++) {
                         Warp warp = Warp.of(turn, scale, dx, dy);
-                        double likeness = Likeness.of(other, still, warp);
+                        double likeness = Likeness.of(other, area, still, warp);
                         best = best == null || likeness > best.likeness ? new Candidate(warp, likeness) : best;
                     }
                 }

@@ -3,10 +3,12 @@ package dobbin.render;
 import dobbin.raster.Affine;
 import dobbin.raster.Bounds;
 import dobbin.raster.Raster;
+import dobbin.raster.Region;
 import dobbin.raster.Size;
 import dobbin.reel.Aligned;
 import dobbin.reel.Still;
 import dobbin.register.Alignment;
+import dobbin.register.Area;
 import dobbin.register.CommonBox;
 import dobbin.register.LineUp;
 import java.util.List;
@@ -27,12 +29,36 @@ public final class LiningUp {
     private final LineUp lineUp;
 
     public LiningUp(Still to, Size canvas, Pictures pictures) {
+        this(to, Area.ALL, canvas, pictures);
+    }
+
+    /** @param area the part of {@code to} that others are lined up by */
+    public LiningUp(Still to, Area area, Size canvas, Pictures pictures) {
         Raster picture = pictures.raster(to.picture(), LEVEL);
         this.to = to;
         this.canvas = canvas;
         this.pictures = pictures;
         this.size = picture.size();
-        this.lineUp = new LineUp(picture);
+        this.lineUp = new LineUp(picture, area);
+    }
+
+    /**
+     * @param onCanvas a part of the canvas
+     * @return which part of a still shows there, or empty where that is too little to line up by
+     */
+    public static Optional<Area> shownAt(Bounds onCanvas, Still still, Size canvas) {
+        Affine back = still.place(canvas).inverse();
+        Region region =
+                Affine.shift(onCanvas.left(), onCanvas.top()).then(back).around(onCanvas.width(), onCanvas.height());
+        double width = still.size().width();
+        double height = still.size().height();
+        double left = Math.max(0, region.x() / width);
+        double top = Math.max(0, region.y() / height);
+        double right = Math.min(1, (region.x() + region.width()) / width);
+        double bottom = Math.min(1, (region.y() + region.height()) / height);
+        return right - left < Area.LEAST || bottom - top < Area.LEAST
+                ? Optional.empty()
+                : Optional.of(new Area(left, top, right, bottom));
     }
 
     /** @return how the still is to be moved, or empty where it does not match */

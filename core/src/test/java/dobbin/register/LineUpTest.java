@@ -122,4 +122,22 @@ class LineUpTest {
         assertThat(place.x(0, 0)).isCloseTo(0, within(0.1));
         assertThat(place.y(0, 0)).isCloseTo(40, within(0.1));
     }
+
+    /** A large part of the picture goes another way; what is in the area is followed. */
+    @Test
+    void onlyTheAreaCounts() {
+        Alignment wanted = new Alignment(18, -11, 0, 1, 1, true);
+        Raster moved = seen(TO_OTHER.then(wanted.place(SIZE, SIZE).inverse()));
+        int[] argb = moved.argb().clone();
+        for (int y = 0; y < SIZE.height(); y++) {
+            // The left two thirds lie as they do on the other one.
+            System.arraycopy(OTHER.argb(), y * SIZE.width(), argb, y * SIZE.width(), 400);
+        }
+        Raster still = Raster.of(SIZE, argb);
+        Alignment whole = new LineUp(OTHER).of(still);
+        Alignment right = new LineUp(OTHER, new Area(0.68, 0.1, 0.95, 0.9)).of(still);
+        assertThat(whole.dx()).isCloseTo(0, within(0.5));
+        assertThat(right.dx()).isCloseTo(18, within(0.5));
+        assertThat(right.dy()).isCloseTo(-11, within(0.5));
+    }
 }

@@ -93,7 +93,7 @@ class KilledServerTest {
         JsonNode reel = answer(app, "/api/reels", "{\"name\":\"Tide\"}");
         return answer(app, "/api/reels/" + reel.get("id").asString() + "/edits", """
                 {"base":1,"edit":{"type":"addStills","after":0,"stills":[
-                  {"picture":"%s","name":"Tide","size":{"width":60,"height":40},"delayMillis":0,"plays":-1}],
+                  {"picture":"%s","name":"Tide","size":{"width":60,"height":40},"delayMillis":0,"plays":-1,"taken":0}],
                   "gathering":""}}""".formatted(
                         taken.get("picture").asString()));
     }

@@ -215,6 +215,26 @@ class WaysInTest {
     }
 
     @Test
+    void photosAreLinedUpByThePartOneDraws() {
+        openHandHeld();
+        sheet.chooseFrames(1, 2, 3);
+        page.keyboard().press("u");
+        page.getByLabel("Only by a part of the view").click();
+        Locator picture = page.locator(".v-dialog .picture");
+        BoundingBox seen = picture.boundingBox();
+        page.mouse().move(seen.x + 0.6 * seen.width, seen.y + 0.2 * seen.height);
+        page.mouse().down();
+        page.mouse().move(seen.x + 0.95 * seen.width, seen.y + 0.8 * seen.height, new Mouse.MoveOptions().setSteps(5));
+        page.mouse().up();
+        assertThat(page.getByLabel(Pattern.compile("Part: 3[23]\\d × 38\\d at 57\\d, 12\\d")))
+                .isVisible();
+        page.getByLabel("Leave them").click();
+        page.locator(".v-dialog button[type=submit]").click();
+        assertThat(page.getByText("2 frames lie on frame 2.")).isVisible();
+        assertThat(page.getByText(Pattern.compile("lined up \\d+ %"))).hasCount(2);
+    }
+
+    @Test
     void shakingAloneIsTakenOut() {
         openHandHeld();
         sheet.more("Line up…");

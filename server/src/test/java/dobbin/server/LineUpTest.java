@@ -51,9 +51,13 @@ class LineUpTest {
     }
 
     private static Answer begin(JsonNode reel, String frames, int to, String edges) {
+        return begin(reel, frames, to, edges, "{\"x\":0,\"y\":0,\"width\":0,\"height\":0}");
+    }
+
+    private static Answer begin(JsonNode reel, String frames, int to, String edges, String area) {
         return server.post(
                 "/api/reels/" + reel.get("id").asString() + "/line-ups",
-                "{\"frames\":[" + frames + "],\"to\":" + to + ",\"edges\":\"" + edges + "\"}");
+                "{\"frames\":[" + frames + "],\"to\":" + to + ",\"edges\":\"" + edges + "\",\"area\":" + area + "}");
     }
 
     private static JsonNode ended(Answer begun) throws InterruptedException {
@@ -113,6 +117,19 @@ class LineUpTest {
         assertThat(lined.at("/canvas/width").asInt()).isEqualTo(480);
         assertThat(begin(reel, "1,2,3", 0, "FILL").json().get("detail").asString())
                 .contains("edges cannot be filled from one still where the view pans");
+    }
+
+    @Test
+    void aPartOfTheViewIsEnoughAndTooLittleOfItIsRefused() throws Exception {
+        JsonNode reel = burst();
+        ended(begin(reel, "1,2,3", 1, "LEAVE", "{\"x\":280,\"y\":60,\"width\":180,\"height\":180}"));
+        assertThat(now(reel).at("/frames/1/content/aligned/dx").asDouble()).isCloseTo(-20, within(0.3));
+        assertThat(now(reel).at("/frames/2/content/aligned/turn").asDouble()).isCloseTo(-3, within(0.2));
+        assertThat(begin(reel, "1,2,3", 1, "LEAVE", "{\"x\":9,\"y\":9,\"width\":20,\"height\":20}")
+                        .json()
+                        .get("detail")
+                        .asString())
+                .contains("area must show at least a tenth of the width");
     }
 
     @Test

@@ -284,7 +284,7 @@ class ReelsTest {
                 "{'type':'burn'} | 400 | edit cannot be read",
                 "{'type':'setPlays','times':1,'more':true} | 400 | more cannot be read",
                 "{'type' | 400 | edit is not well-formed JSON",
-                "{'type':'addStills','after':0,'stills':[{'picture':'zz','name':'a','size':{'width':1,'height':1},'delayMillis':0,'plays':-1}],'gathering':''} | 422 | picture must be 64 hexadecimal digits",
+                "{'type':'addStills','after':0,'stills':[{'picture':'zz','name':'a','size':{'width':1,'height':1},'delayMillis':0,'plays':-1,'taken':0}],'gathering':''} | 422 | picture must be 64 hexadecimal digits",
                 "{'type':'addCard','after':0,'delayMillis':90,'card':{'kind':'card','background':'red','text':'','typeface':'PLAIN','own':{'file':'','name':''},'size':9,'color':'000000','align':'LEFT'}} | 422 | background must be six hexadecimal digits",
                 "{'type':'setFit','frames':[1],'fit':{'way':'FILL','focusX':2,'focusY':0,'background':'','region':"
                         + NOWHERE + "}} | 422 | focusX must be from 0 to 1"
@@ -302,7 +302,7 @@ class ReelsTest {
     void picturesThatWereNeverUploadedAreRefused() {
         JsonNode reel = server.reelOf(NIGHT);
         String stranger = """
-                {"type":"addStills","after":0,"stills":[{"picture":"%s","name":"a","size":{"width":1,"height":1},"delayMillis":0,"plays":-1}],"gathering":""}""".formatted("0".repeat(64));
+                {"type":"addStills","after":0,"stills":[{"picture":"%s","name":"a","size":{"width":1,"height":1},"delayMillis":0,"plays":-1,"taken":0}],"gathering":""}""".formatted("0".repeat(64));
         Answer refused = server.edit(reel, stranger);
         assertThat(refused.status()).isEqualTo(422);
         assertThat(refused.detail()).contains("was not uploaded");

@@ -1,5 +1,6 @@
 package dobbin.server.lining;
 
+import dobbin.raster.Bounds;
 import dobbin.server.jobs.Job;
 import dobbin.server.reels.ReelView;
 import java.util.List;
@@ -25,8 +26,16 @@ class LineUpController {
      * @param frames those that are lined up
      * @param to the id of the frame they are lined up to, which is one of them and stays as it is; 0 to take out shaking
      *     alone and keep what pans
+     * @param area the part of the canvas they are lined up by; of no width for all of it
      */
-    record LineUpRequest(List<Integer> frames, int to, Edges edges) {}
+    record LineUpRequest(List<Integer> frames, int to, Edges edges, Box area) {}
+
+    /** A part of the canvas, in pixels. */
+    record Box(int x, int y, int width, int height) {
+        Bounds bounds() {
+            return new Bounds(x, y, x + width, y + height);
+        }
+    }
 
     record EvenLightRequest(List<Integer> frames) {}
 
@@ -42,7 +51,12 @@ class LineUpController {
     Job.View lineUp(@PathVariable String id, @RequestBody LineUpRequest wanted) {
         return (wanted.to() == STEADY
                         ? lineUps.steady(id, wanted.frames(), wanted.edges())
-                        : lineUps.begin(id, wanted.frames(), wanted.to(), wanted.edges()))
+                        : lineUps.begin(
+                                id,
+                                wanted.frames(),
+                                wanted.to(),
+                                wanted.edges(),
+                                wanted.area().bounds()))
                 .view();
     }
 }

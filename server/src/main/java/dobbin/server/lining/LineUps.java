@@ -16,6 +16,7 @@ import dobbin.reel.Frame;
 import dobbin.reel.Light;
 import dobbin.reel.Reel;
 import dobbin.reel.Still;
+import dobbin.register.Area;
 import dobbin.render.EvenLight;
 import dobbin.render.LiningUp;
 import dobbin.render.Steadying;
@@ -68,7 +69,8 @@ class LineUps {
     /** @param place how it is to be moved, or empty where it does not match */
     private record Found(Shown shown, Optional<Aligned> place) {}
 
-    Job begin(String id, List<Integer> frames, int to, Edges edges) {
+    /** @param part of the canvas they are lined up by; empty for all of it */
+    Job begin(String id, List<Integer> frames, int to, Edges edges, Bounds part) {
         Reel reel = reels.open(id).reel();
         List<Shown> stills = stills(reel, frames);
         Shown other = stills.stream()
@@ -78,8 +80,13 @@ class LineUps {
         if (stills.size() < 2) {
             throw new EditRejected("frames", "must be at least two that show stills");
         }
+        Area area = part.isEmpty()
+                ? Area.ALL
+                : LiningUp.shownAt(part, other.still(), reel.canvas())
+                        .orElseThrow(() -> new EditRejected(
+                                "area", "must show at least a tenth of the width and of the height of the still"));
         return jobs.start("Line up " + reel.name(), view -> hub.publish(id, "job", view), progress -> {
-            List<Found> found = found(stills, other, reel.canvas(), progress);
+            List<Found> found = found(stills, other, area, reel.canvas(), progress);
             move(id, found, other, edges);
             return sentence(found, other);
         });
@@ -133,8 +140,8 @@ class LineUps {
                 : Optional.empty();
     }
 
-    private List<Found> found(List<Shown> stills, Shown other, Size canvas, Progress progress) {
-        LiningUp liningUp = turns.call(Urgency.LATER, () -> new LiningUp(other.still(), canvas, pictures));
+    private List<Found> found(List<Shown> stills, Shown other, Area area, Size canvas, Progress progress) {
+        LiningUp liningUp = turns.call(Urgency.LATER, () -> new LiningUp(other.still(), area, canvas, pictures));
         return inParallel(stills, each -> new Found(each, liningUp.of(each.still())), progress);
     }
 
