@@ -26,8 +26,9 @@ const settledEdges = computed(() => (onOne.value || edges.value !== 'FILL' ? edg
 const ready = computed(() => (onOne.value ? other.value !== undefined : stills.value.length > 2))
 /** Whether they are lined up by a part of the view alone, and which one. */
 const byPart = ref(false)
+const partShown = computed(() => onOne.value && byPart.value && otherFrame.value !== undefined)
 const part = ref<Box>({ x: 0, y: 0, width: 0, height: 0 })
-/** The job that lines up now, or null. */
+/** The job that lines up now, or empty. */
 const job = ref('')
 
 const stills = computed(() =>
@@ -63,27 +64,17 @@ async function done(): Promise<boolean> {
   try {
     await store.settled()
     const path = { id: store.reel!.id }
-    const area = byPart.value && onOne.value ? part.value : { x: 0, y: 0, width: 0, height: 0 }
+    const area = partShown.value ? part.value : { x: 0, y: 0, width: 0, height: 0 }
     const body = { area, frames: stills.value.map(({ id }) => id), to: onOne.value ? other.value!.id : 0, edges: settledEdges.value }
     const started = await answer(api.POST('/api/reels/{id}/line-ups', { params: { path }, body }))
     job.value = started.id
-    store.job = await answer(api.GET('/api/jobs/{id}', { params: { path: { id: started.id } } }))
+    // What was heard of it by now is newer than the answer.
+    if (store.job?.id !== started.id) store.job = started
   } catch (failure) {
     sayProblem(failure)
     return false
   }
-  const ended = await new Promise<JobView>((resolve) => {
-    const stopWatching = watch(
-      () => store.job,
-      (now) => {
-        if (now === null || now.id !== job.value || now.state !== 'RUNNING') {
-          queueMicrotask(() => stopWatching())
-          resolve(now ?? { id: job.value, title: '', state: 'CANCELLED', done: 0, total: 1, result: null, problem: null })
-        }
-      },
-      { immediate: true },
-    )
-  })
+  const ended = await ending()
   if (ended.state === 'DONE') {
     shown.value = false
     say(ended.result ?? '', { label: 'Undo', run: () => void store.undo() })
@@ -91,6 +82,22 @@ async function done(): Promise<boolean> {
     sayProblem(new Error(ended.problem ?? 'The stills could not be lined up.'))
   }
   return ended.state === 'DONE'
+}
+
+/** @return how the job ended; cancelled where the reel was left meanwhile. Other jobs of the reel are heard of as well. */
+function ending(): Promise<JobView> {
+  return new Promise((resolve) => {
+    const stopWatching = watch(
+      () => store.job,
+      (now) => {
+        if (now === null || (now.id === job.value && now.state !== 'RUNNING')) {
+          queueMicrotask(() => stopWatching())
+          resolve(now ?? { id: job.value, title: '', state: 'CANCELLED', done: 0, total: 1, result: null, problem: null })
+        }
+      },
+      { immediate: true, flush: 'sync' },
+    )
+  })
 }
 
 async function layBack(): Promise<void> {
@@ -109,7 +116,7 @@ const rounded = (value: number, places: number): number => Math.round(value * 10
 
 <template>
   <dialog-card v-model="shown" :title="single ? `Move the still of frame ${single.number}` : `Line up ${framesText(stills.length)}`" :verb="verb"
-    :width="480" :disabled="!ready" :done="done">
+    :width="partShown ? 900 : 480" :disabled="!ready" :done="done">
     <template v-if="single">
       <p class="quiet">In pixels of the still, about its middle. Choose several frames, or none, to line them up by themselves.</p>
       <div class="fields">
@@ -125,22 +132,31 @@ const rounded = (value: number, places: number): number => Math.round(value * 10
     </template>
     <template v-else>
       <p class="quiet">Photos taken by hand are shifted, turned and scaled until they lie on one of them. The pictures themselves stay as they are.</p>
-      <v-radio-group v-model="onOne" hide-details color="primary" density="compact" aria-label="How they are lined up" class="ways">
-        <v-radio :value="true" label="All on one of them: the view stands still" />
-        <v-radio :value="false" label="Steady: only the shaking goes, a pan stays" />
-      </v-radio-group>
-      <div v-if="onOne" class="row">
-        <number-field :value="to" label="Lie on frame" labelled :min="stills[0]?.number ?? 1" :max="stills.at(-1)?.number ?? 1"
-          @done="(number) => (to = number)" />
-        <span v-if="!other" class="quiet">Frame {{ to }} is not one of them.</span>
+      <div class="sides" :class="{ two: partShown }">
+        <div>
+          <v-radio-group v-model="onOne" hide-details color="primary" density="compact" aria-label="How they are lined up">
+            <v-radio :value="true" label="All on one of them: the view stands still" />
+            <v-radio :value="false" label="Steady: only the shaking goes, a pan stays" />
+          </v-radio-group>
+          <div v-if="onOne" class="row">
+            <number-field :value="to" label="Lie on frame" labelled :min="stills[0]?.number ?? 1" :max="stills.at(-1)?.number ?? 1"
+              @done="(number) => (to = number)" />
+            <span v-if="!other" class="quiet">Frame {{ to }} is not one of them.</span>
+          </div>
+          <v-checkbox v-if="onOne" v-model="byPart" density="compact" hide-details color="primary" label="Only by a part of the view" />
+          <fieldset class="edges">
+            <legend>Edges that are bare then</legend>
+            <v-radio-group v-model="edges" hide-details color="primary" density="compact" aria-label="Edges that are bare then">
+              <v-radio value="CROP" label="Crop the canvas to what all of them cover" />
+              <v-radio v-if="onOne" value="FILL" :label="`Fill them from frame ${to}, which lies behind all`" />
+              <v-radio value="LEAVE" label="Leave them" />
+            </v-radio-group>
+          </fieldset>
+        </div>
+        <div v-if="partShown && otherFrame">
+          <line-up-area v-model="part" :reel="store.reel!.id" :frame="otherFrame" :canvas="store.reel!.canvas" />
+        </div>
       </div>
-      <v-checkbox v-if="onOne" v-model="byPart" density="compact" hide-details color="primary" label="Only by a part of the view" />
-      <line-up-area v-if="onOne && byPart && otherFrame" v-model="part" :reel="store.reel!.id" :frame="otherFrame" :canvas="store.reel!.canvas" />
-      <v-radio-group v-model="edges" hide-details color="primary" density="compact" label="Edges that are bare then" class="ways">
-        <v-radio value="CROP" label="Crop the canvas to what all of them cover" />
-        <v-radio v-if="onOne" value="FILL" :label="`Fill them from frame ${to}, which lies behind all`" />
-        <v-radio value="LEAVE" label="Leave them" />
-      </v-radio-group>
       <p v-if="stills.length < all.length" class="quiet">Only the {{ framesText(stills.length) }} that are selected are moved.</p>
     </template>
     <p v-if="moved.length > 0" class="back">
@@ -161,8 +177,29 @@ const rounded = (value: number, places: number): number => Math.round(value * 10
   margin-top: 14px;
 }
 
-.ways {
+.sides {
   margin-top: 12px;
+}
+
+.two {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 20px;
+}
+
+@media (max-width: 760px) {
+  .two {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+
+.edges {
+  margin-top: 10px;
+}
+
+legend {
+  margin-bottom: 4px;
+  font-weight: 650;
 }
 
 .row {
