@@ -38,20 +38,24 @@ export function bringIn(file: File, picks: Pick[], size: Size, into: Into): Prom
     /** Decodes one after the other, and keeps a few on their way to the server. */
     async function readAll(): Promise<void> {
       const onTheWay = new Set<Promise<void>>()
+      const failures: unknown[] = []
       let index = 0
       for await (const canvas of clip.pictures(picks.map(({ time }) => time), size)) {
-        if (signal.aborted) {
+        if (signal.aborted || failures.length > 0) {
           break
         }
-        const sending: Promise<void> = send(canvas, index++).finally(() => onTheWay.delete(sending))
+        const sending: Promise<void> = send(canvas, index++)
+          .catch((failure: unknown) => void failures.push(failure))
+          .finally(() => onTheWay.delete(sending))
         onTheWay.add(sending)
-        // Whoever waits for it hears of a failure.
-        sending.catch(() => undefined)
         if (onTheWay.size >= AT_ONCE) {
           await Promise.race(onTheWay)
         }
       }
       await Promise.all(onTheWay)
+      if (failures.length > 0) {
+        throw failures[0]
+      }
       if (index < picks.length && !signal.aborted) {
         throw new Error('The clip ends early')
       }

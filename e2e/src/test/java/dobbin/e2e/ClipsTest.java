@@ -10,6 +10,7 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import dobbin.raster.Raster;
 import java.util.List;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
@@ -179,5 +180,31 @@ class ClipsTest {
         sheet.button("Cancel").click();
         assertThat(page.locator(".v-dialog .v-card")).hasCount(0);
         assertThat(sheet.cards()).hasCount(0);
+    }
+
+    /** The server is out of reach for one picture in the middle, while others are on their way. */
+    @Test
+    void whatWasNotReceivedIsSaidAndBroughtInAgainInItsPlace() throws Exception {
+        AtomicInteger sent = new AtomicInteger();
+        page.route("**/api/pictures*", route -> {
+            if (sent.incrementAndGet() == 4) {
+                route.abort();
+            } else {
+                route.resume();
+            }
+        });
+        drop(RecordedClip.even(page, 14));
+        type("Every n-th", "1");
+        assertThat(sheet.button("Bring in frames")).isEnabled();
+        int count = Integer.parseInt(result().textContent().replaceAll(" frames.*", ""));
+        sheet.button("Bring in frames").click();
+        assertThat(page.getByText(Pattern.compile("of " + count + " are not in the reel\\.")))
+                .isVisible();
+        assertThat(sheet.cards()).hasCount(3);
+        sheet.button("Try it again").click();
+        assertThat(sheet.cards()).hasCount(count);
+        List<Integer> numbers =
+                new Easel(page).drawings().stream().map(ClipsTest::number).toList();
+        assertThat(numbers).isSorted().doesNotHaveDuplicates();
     }
 }

@@ -206,7 +206,13 @@ class LineUps {
         throw new Refused(HttpStatus.CONFLICT, "The reel is changed all the time. Try again in a moment.");
     }
 
-    private static Edit edit(Reel reel, List<Moved> moved, boolean crops) {
+    /** Frames that were removed meanwhile are passed over. */
+    private static Edit edit(Reel reel, List<Moved> wanted, boolean crops) {
+        List<Integer> there = stills(reel, wanted.stream().map(Moved::frame).toList()).stream()
+                .map(Shown::frame)
+                .toList();
+        List<Moved> moved =
+                wanted.stream().filter(each -> there.contains(each.frame())).toList();
         AlignStills align = new AlignStills(moved);
         Reel lined = Edit.apply(align, reel);
         List<Still> stills = stills(lined, moved.stream().map(Moved::frame).toList()).stream()
