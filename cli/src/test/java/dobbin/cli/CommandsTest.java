@@ -1,5 +1,6 @@
 package dobbin.cli;
 
+import static dobbin.cli.Said.said;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -12,7 +13,6 @@ import dobbin.still.PngWriter;
 import dobbin.still.StillReader;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -47,8 +47,8 @@ class CommandsTest {
     @Test
     void whatIsMadeIsUnpackedAgainInCountingOrder() throws Exception {
         Said made = said("make", stills.toString(), gif.toString(), "--delay", "150", "--plays", "3", "--repeat", "3");
-        assertThat(made.status).isZero();
-        JsonNode line = JsonMapper.shared().readTree(made.out);
+        assertThat(made.status()).isZero();
+        JsonNode line = JsonMapper.shared().readTree(made.out());
         assertThat(line.propertyNames())
                 .containsExactly(
                         "frames",
@@ -71,7 +71,7 @@ class CommandsTest {
         assertThat(line.get("lossless").asBoolean()).isTrue();
 
         Path unpacked = folder.resolve("unpacked");
-        assertThat(said("unpack", gif.toString(), unpacked.toString()).status).isZero();
+        assertThat(said("unpack", gif.toString(), unpacked.toString()).status()).isZero();
         for (int i = 0; i < COLORS.length; i++) {
             byte[] png = Files.readAllBytes(unpacked.resolve("frame-000" + (i + 1) + ".png"));
             assertThat(StillReader.read(png, DecodeLimits.USUAL).raster()).isEqualTo(Raster.filled(SIZE, COLORS[i]));
@@ -86,12 +86,12 @@ class CommandsTest {
     void aLayeredFileHoldsTheFramesAndIsUnpackedAgain() throws Exception {
         Path layered = folder.resolve("loop.ora");
         Said made = said("make", stills.toString(), layered.toString(), "--width", "15");
-        assertThat(made.status).isZero();
-        assertThat(made.out).contains("\"layers\":3,\"width\":15,\"height\":10,\"bytes\":" + Files.size(layered));
+        assertThat(made.status()).isZero();
+        assertThat(made.out()).contains("\"layers\":3,\"width\":15,\"height\":10,\"bytes\":" + Files.size(layered));
         Path unpacked = folder.resolve("layers");
         Said again = said("unpack", layered.toString(), unpacked.toString());
-        assertThat(again.status).isZero();
-        assertThat(again.err).contains("note: holds layers; each became a frame, the lowest first");
+        assertThat(again.status()).isZero();
+        assertThat(again.err()).contains("note: holds layers; each became a frame, the lowest first");
         for (int i = 0; i < COLORS.length; i++) {
             byte[] png = Files.readAllBytes(unpacked.resolve("frame-000" + (i + 1) + ".png"));
             assertThat(StillReader.read(png, DecodeLimits.USUAL).raster())
@@ -120,9 +120,9 @@ class CommandsTest {
                 "--report",
                 "--scale",
                 "100");
-        assertThat(made.status).isZero();
+        assertThat(made.status()).isZero();
         List<String> told =
-                made.err.lines().filter(line -> line.startsWith("{\"file\"")).toList();
+                made.err().lines().filter(line -> line.startsWith("{\"file\"")).toList();
         assertThat(told).hasSize(4);
         for (int i = 0; i < corners.length; i++) {
             JsonNode line = JsonMapper.shared().readTree(told.get(i));
@@ -133,12 +133,12 @@ class CommandsTest {
             assertThat(line.get("scale").asDouble()).isCloseTo(1, within(0.001));
             assertThat(line.get("sure").asDouble()).isGreaterThan(0.9);
         }
-        assertThat(made.err).contains("left as it was: “view 4.png” does not match “view 1.png”");
-        JsonNode line = JsonMapper.shared().readTree(made.out);
+        assertThat(made.err()).contains("left as it was: “view 4.png” does not match “view 1.png”");
+        JsonNode line = JsonMapper.shared().readTree(made.out());
         assertThat(line.get("width").asInt()).isBetween(378, 381);
         assertThat(line.get("height").asInt()).isBetween(255, 257);
         Said refused = said("make", burst.toString(), gif.toString(), "--line-up-to", "5");
-        assertThat(refused.err).contains("--line-up-to").contains("must be from 1 to 4");
+        assertThat(refused.err()).contains("--line-up-to").contains("must be from 1 to 4");
     }
 
     @Test
@@ -155,8 +155,8 @@ class CommandsTest {
                 "none",
                 "--matte",
                 "F6F1E7");
-        assertThat(made.status).isZero();
-        assertThat(made.out).contains("\"width\":15,\"height\":10");
+        assertThat(made.status()).isZero();
+        assertThat(made.out()).contains("\"width\":15,\"height\":10");
         assertThat(Files.readAllBytes(gif)[10] & 7)
                 .as("bits of the color table, less one")
                 .isZero();
@@ -164,11 +164,14 @@ class CommandsTest {
 
     @Test
     void framesTheFileAsItIsTold() throws Exception {
-        assertThat(said("make", stills.toString(), gif.toString(), "--height", "10").out)
+        assertThat(said("make", stills.toString(), gif.toString(), "--height", "10")
+                        .out())
                 .contains("\"width\":15,\"height\":10");
-        assertThat(said("make", stills.toString(), gif.toString(), "--enlarge", "3").out)
+        assertThat(said("make", stills.toString(), gif.toString(), "--enlarge", "3")
+                        .out())
                 .contains("\"width\":90,\"height\":60");
-        assertThat(said("make", stills.toString(), gif.toString(), "--every", "2").out)
+        assertThat(said("make", stills.toString(), gif.toString(), "--every", "2")
+                        .out())
                 .contains("\"frames\":2");
     }
 
@@ -176,8 +179,8 @@ class CommandsTest {
     void takesColorsOfOnesOwn() throws Exception {
         Path colors = Files.writeString(folder.resolve("harbor.txt"), "#102030\n#f0e0d0\n#00aa55\n#b23a2e\n");
         Said made = said("make", stills.toString(), gif.toString(), "--own-palette", colors.toString());
-        assertThat(made.status).isZero();
-        assertThat(made.out).contains("\"lossless\":true");
+        assertThat(made.status()).isZero();
+        assertThat(made.out()).contains("\"lossless\":true");
         Files.writeString(colors, "#102030\nrein red\n");
         assertRefused("has no color in line 2", "--own-palette", colors.toString());
         assertRefused("--choice cannot be given together", "--own-palette", colors.toString(), "--choice", "grays");
@@ -192,9 +195,9 @@ class CommandsTest {
         }
         Path table = folder.resolve("tried.csv");
         Said made = said("make", stills.toString(), gif.toString(), "--budget", "6KB", "--explore", table.toString());
-        assertThat(made.status).as(made.err).isZero();
+        assertThat(made.status()).as(made.err()).isZero();
         assertThat(Files.size(gif)).isLessThanOrEqualTo(6_000);
-        assertThat(made.err).contains("colors instead of 256").contains("took: --colors ");
+        assertThat(made.err()).contains("colors instead of 256").contains("took: --colors ");
         List<String> lines = Files.readAllLines(table);
         assertThat(lines.get(0)).startsWith("colors,dither,amount,tolerance,width,height,every,bytes,visible_error");
         assertThat(lines)
@@ -203,7 +206,7 @@ class CommandsTest {
         assertRefused("--budget cannot be met. Nothing that may change brings it under 300 B", "--budget", "300");
         assertRefused("--budget must be a size as 500KB or 2MB, not much", "--budget", "much");
         Said narrower = said("make", stills.toString(), gif.toString(), "--budget", "2KB", "--may", "width,frames");
-        assertThat(narrower.status).as(narrower.err).isZero();
+        assertThat(narrower.status()).as(narrower.err()).isZero();
         assertThat(Files.size(gif)).isLessThanOrEqualTo(2_000);
     }
 
@@ -220,10 +223,10 @@ class CommandsTest {
                 "--comment",
                 "Skerry Point",
                 "--report");
-        assertThat(made.status).isZero();
-        assertThat(made.out).contains("\"width\":10,\"height\":5");
+        assertThat(made.status()).isZero();
+        assertThat(made.out()).contains("\"width\":10,\"height\":5");
         assertThat(Files.readString(gif, StandardCharsets.ISO_8859_1)).contains("Skerry Point");
-        assertThat(made.err)
+        assertThat(made.err())
                 .contains("Lossless, every color is kept: 4 entries")
                 .contains("10 x 5 at 0, 0")
                 .contains("all of it is new")
@@ -244,8 +247,8 @@ class CommandsTest {
                 "2",
                 "--threads",
                 "1");
-        assertThat(timed.status).isZero();
-        JsonNode line = JsonMapper.shared().readTree(timed.out);
+        assertThat(timed.status()).isZero();
+        JsonNode line = JsonMapper.shared().readTree(timed.out());
         assertThat(line.get("bytes").asLong()).isEqualTo(Files.size(gif));
         assertThat(line.get("runs").asInt()).isEqualTo(2);
         assertThat(line.get("cpu").asDouble()).isNotNegative();
@@ -256,9 +259,9 @@ class CommandsTest {
     void whatIsNoPictureIsNamedAndLeftOut() throws Exception {
         Files.writeString(stills.resolve("“ferry” 🌊.txt"), "18.00");
         Said made = said("make", stills.toString(), gif.toString());
-        assertThat(made.status).isZero();
-        assertThat(made.err).contains("left out: “" + "“ferry” 🌊.txt" + "” is not a picture");
-        assertThat(made.out).contains("\"frames\":3");
+        assertThat(made.status()).isZero();
+        assertThat(made.err()).contains("left out: “" + "“ferry” 🌊.txt" + "” is not a picture");
+        assertThat(made.out()).contains("\"frames\":3");
     }
 
     @Test
@@ -284,8 +287,8 @@ class CommandsTest {
     void aNameThatMeansAnotherKindOfFileIsRefused() throws Exception {
         for (String name : List.of("loop.png", "loop.zip", "loop")) {
             Said refused = said("make", stills.toString(), folder.resolve(name).toString());
-            assertThat(refused.status).isEqualTo(2);
-            assertThat(refused.err).contains("must end in .gif");
+            assertThat(refused.status()).isEqualTo(2);
+            assertThat(refused.err()).contains("must end in .gif");
             assertThat(folder.resolve(name)).doesNotExist();
         }
     }
@@ -295,7 +298,7 @@ class CommandsTest {
         Path real = folder.resolve("real.gif");
         Path link = Files.createSymbolicLink(folder.resolve("link.gif"), Path.of("real.gif"));
         Path part = Files.writeString(folder.resolve("link.gif.part"), "somebody's");
-        assertThat(said("make", stills.toString(), link.toString()).status).isZero();
+        assertThat(said("make", stills.toString(), link.toString()).status()).isZero();
         assertThat(link).isSymbolicLink();
         assertThat(Files.readAllBytes(real)).startsWith('G', 'I', 'F');
         assertThat(part).hasContent("somebody's");
@@ -304,15 +307,15 @@ class CommandsTest {
         }
         Path device = Files.createDirectory(folder.resolve("folder.gif"));
         Said refused = said("make", stills.toString(), device.toString());
-        assertThat(refused.status).isEqualTo(2);
-        assertThat(refused.err).contains("is no ordinary file");
+        assertThat(refused.status()).isEqualTo(2);
+        assertThat(refused.err()).contains("is no ordinary file");
     }
 
     @Test
     void whatIsWrittenIsNoInputTheNextTime() throws Exception {
         Path inside = stills.resolve("Tide.gif");
-        String first = said("make", stills.toString(), inside.toString()).out;
-        String second = said("make", stills.toString(), inside.toString()).out;
+        String first = said("make", stills.toString(), inside.toString()).out();
+        String second = said("make", stills.toString(), inside.toString()).out();
         assertThat(JsonMapper.shared().readTree(second).get("frames").asInt())
                 .isEqualTo(JsonMapper.shared().readTree(first).get("frames").asInt())
                 .isEqualTo(3);
@@ -325,62 +328,27 @@ class CommandsTest {
         said("unpack", gif.toString(), unpacked.toString());
         Files.delete(stills.resolve("Tide 10.png"));
         said("make", stills.toString(), gif.toString());
-        assertThat(said("unpack", gif.toString(), unpacked.toString()).status).isZero();
+        assertThat(said("unpack", gif.toString(), unpacked.toString()).status()).isZero();
         assertThat(unpacked.resolve("frame-0002.png")).exists();
         assertThat(unpacked.resolve("frame-0003.png")).doesNotExist();
         Path foreign = Files.createDirectory(folder.resolve("foreign"));
         Files.copy(unpacked.resolve("frame-0001.png"), foreign.resolve("frame-0001.png"));
-        assertThat(said("unpack", gif.toString(), foreign.toString()).err).contains("were not written here");
-    }
-
-    @Test
-    void aPlateIsCutIntoDrawingsOfOneSize() throws Exception {
-        Path plate = Files.write(
-                folder.resolve("Gull plate.png"), SkerryPoint.gullPlate().bytes());
-        Path cut = folder.resolve("cut");
-        assertThat(said("cut", plate.toString(), cut.toString(), "--center", "foot").status)
-                .isZero();
-        JsonNode described = JsonMapper.shared().readTree(cut.resolve("plate.json"));
-        assertThat(described.get("parts").size()).isEqualTo(10);
-        assertThat(cut.resolve("frame-0011.png")).doesNotExist();
-        Size size = sizeOf(cut.resolve("frame-0001.png"));
-        assertThat(sizeOf(cut.resolve("frame-0010.png"))).isEqualTo(size);
-
-        assertThat(said("cut", plate.toString(), cut.toString(), "--grid", "3x2").status)
-                .isZero();
-        assertThat(cut.resolve("frame-0005.png")).exists();
-        assertThat(cut.resolve("frame-0006.png"))
-                .as("an empty cell, and an older frame")
-                .doesNotExist();
-        assertThat(said("cut", plate.toString(), cut.toString(), "--pieces", "--join", "400").status)
-                .isZero();
-        assertThat(cut.resolve("frame-0002.png")).doesNotExist();
-
-        assertThat(said("cut", plate.toString(), cut.toString(), "--grid", "3x").err)
-                .contains("--grid must be rows and columns, as 2x4");
-        assertThat(said("cut", plate.toString(), cut.toString(), "--tolerance", "120").err)
-                .contains("--tolerance must be from 0 to 100");
-        Path blank =
-                Files.write(folder.resolve("Blank.png"), PngWriter.bytes(Raster.filled(new Size(40, 30), 0xFFF6F1E7)));
-        assertThat(said("cut", blank.toString(), cut.toString()).err)
-                .contains("“Blank.png” shows no drawings on an even ground");
-    }
-
-    private static Size sizeOf(Path picture) throws Exception {
-        return StillReader.head(Files.readAllBytes(picture), DecodeLimits.USUAL).size();
+        assertThat(said("unpack", gif.toString(), foreign.toString()).err()).contains("were not written here");
     }
 
     @Test
     void missingAndBrokenInputIsSaid() throws Exception {
-        assertThat(said("make", folder.resolve("nowhere").toString(), gif.toString()).err)
+        assertThat(said("make", folder.resolve("nowhere").toString(), gif.toString())
+                        .err())
                 .contains("is not a folder");
-        assertThat(said("unpack", folder.resolve("none.gif").toString(), folder.toString()).err)
+        assertThat(said("unpack", folder.resolve("none.gif").toString(), folder.toString())
+                        .err())
                 .contains("none.gif is not there");
         Path empty = Files.createDirectory(folder.resolve("empty"));
-        assertThat(said("make", empty.toString(), gif.toString()).err).contains("holds no picture that can be read");
+        assertThat(said("make", empty.toString(), gif.toString()).err()).contains("holds no picture that can be read");
         Said unpacked = said("unpack", stills.resolve("Tide 2.png").toString(), folder.toString());
-        assertThat(unpacked.status).isEqualTo(2);
-        assertThat(unpacked.err).contains("does not begin with GIF87a or GIF89a");
+        assertThat(unpacked.status()).isEqualTo(2);
+        assertThat(unpacked.err()).contains("does not begin with GIF87a or GIF89a");
     }
 
     private void assertRefused(String message, String... options) {
@@ -390,31 +358,13 @@ class CommandsTest {
         args[2] = gif.toString();
         System.arraycopy(options, 0, args, 3, options.length);
         Said said = said(args);
-        assertThat(said.status).isEqualTo(2);
-        assertThat(said.err).contains(message);
+        assertThat(said.status()).isEqualTo(2);
+        assertThat(said.err()).contains(message);
     }
 
     private void write(String name, Raster raster) throws IOException {
         ByteArrayOutputStream png = new ByteArrayOutputStream();
         PngWriter.write(raster, png);
         Files.write(stills.resolve(name), png.toByteArray());
-    }
-
-    private record Said(int status, String out, String err) {}
-
-    private static Said said(String... args) {
-        PrintStream out = System.out;
-        PrintStream err = System.err;
-        ByteArrayOutputStream toOut = new ByteArrayOutputStream();
-        ByteArrayOutputStream toErr = new ByteArrayOutputStream();
-        try {
-            System.setOut(new PrintStream(toOut, true, StandardCharsets.UTF_8));
-            System.setErr(new PrintStream(toErr, true, StandardCharsets.UTF_8));
-            int status = Main.run(args);
-            return new Said(status, toOut.toString(StandardCharsets.UTF_8), toErr.toString(StandardCharsets.UTF_8));
-        } finally {
-            System.setOut(out);
-            System.setErr(err);
-        }
     }
 }

@@ -12,8 +12,6 @@ import java.util.List;
  * @param gutterX how far columns are apart, and {@code gutterY} rows, in pixels
  */
 public record Grid(int rows, int columns, int marginX, int marginY, int gutterX, int gutterY) {
-    public static final int MOST = 100;
-
     /** @return the cells, row by row */
     public List<Bounds> cells(Size plate) {
         double width = cell(plate.width(), columns, marginX, gutterX);

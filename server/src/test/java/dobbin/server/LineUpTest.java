@@ -98,6 +98,19 @@ class LineUpTest {
     }
 
     @Test
+    void aFrameThatIsRemovedMeanwhileIsPassedOver() throws Exception {
+        JsonNode reel = burst();
+        Answer begun = begin(reel, "1,2,3", 1, "LEAVE");
+        assertThat(server.edit(reel, "{\"type\":\"removeFrames\",\"frames\":[2]}")
+                        .status())
+                .isEqualTo(200);
+        assertThat(ended(begun).get("state").asString()).isEqualTo("DONE");
+        JsonNode lined = now(reel);
+        assertThat(lined.get("frames").size()).isEqualTo(3);
+        assertThat(lined.at("/frames/1/content/aligned/turn").asDouble()).isCloseTo(-3, within(0.1));
+    }
+
+    @Test
     void withoutCroppingTheCanvasStaysAsItIs() throws Exception {
         JsonNode reel = burst();
         ended(begin(reel, "1,2", 2, "LEAVE"));
