@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import WaitingClips from '@/gather/clip/WaitingClips.vue'
 import GatherPanel from '@/gather/GatherPanel.vue'
+import LayersDialog from '@/gather/LayersDialog.vue'
 import VectorSide from '@/gather/VectorSide.vue'
 import { useKeyboard } from '@/ground/keys'
 import { atFoot, barsBelow, message } from '@/ground/messages'
@@ -32,6 +33,7 @@ function act(): void {
     <gather-panel />
     <waiting-clips />
     <vector-side />
+    <layers-dialog />
     <key-list :groups="ALL_KEYS" />
     <v-snackbar :key="said" v-model="shown" :timeout="atFoot?.kind === 'problem' ? 9000 : 5000"
       :style="{ marginBottom: `${barsBelow}px` }" :role="atFoot?.kind === 'problem' ? 'alert' : 'status'" location="bottom">

@@ -2,12 +2,13 @@
 import { computed, ref, watch } from 'vue'
 import DialogCard from '@/parts/DialogCard.vue'
 import NumberField from '@/parts/NumberField.vue'
-import { asked } from './vectorSide'
+import { vectorSide } from './vectorSide'
 
 /** Asks how large drawings become that can have any size. */
 const OWN_SIZE = 0
 const LARGEST = 1600
 const SIDES = [240, 480, 960]
+const { asked } = vectorSide
 const shown = ref(false)
 const side = ref(OWN_SIZE)
 const title = computed(() => {

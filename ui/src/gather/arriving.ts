@@ -123,6 +123,12 @@ export class Arriving<Each extends Arrival> {
     return this.reel === null ? this.into : { reel: this.reel, after: this.last }
   }
 
+  /** @return the frame that was added, where it is one alone */
+  single(): { reel: string; frame: number } | null {
+    const [frame] = this.added.length === 1 ? this.added : []
+    return this.reel !== null && frame !== undefined ? { reel: this.reel, frame } : null
+  }
+
   /** @return which frames were added, by their places from 0, as the reel was last told */
   places(): number[] {
     const ids = this.told ? idsOf(this.told) : []

@@ -9,7 +9,8 @@ import { isClip, openInTurn } from './clip/clips'
 import { decodedHere } from './decodedHere'
 import type { Gatherable } from './gatherable'
 import { gathering, inTurn, sendFile } from './gathering'
-import { sized } from './vectorSide'
+import { layers } from './layers'
+import { vectorSide } from './vectorSide'
 
 const AT_ONCE = 3
 
@@ -21,6 +22,7 @@ export function gatherInto(files: Gatherable[], into: Into): Promise<void> {
     try {
       const failed = await readAll(await arriving.inOrder(), (index, stills) => arriving.took(index, stills), signal)
       await arriving.all()
+      gathering.alone = worth.length === 1 ? arriving.single() : null
       if (failed.length > 0) {
         gathering.again = () => void gatherInto(failed, arriving.onward())
       }
@@ -60,7 +62,7 @@ export function gatherFor(files: Gatherable[], use: (stills: NewStill[]) => Prom
 
 /** Files that the system keeps for itself are passed over. */
 async function gatherWorth(files: Gatherable[], gather: (worth: Gatherable[], signal: AbortSignal) => Promise<string>): Promise<void> {
-  const worth = await sized(files.filter(({ name }) => !name.startsWith('.')))
+  const worth = await layers.settled(await vectorSide.settled(files.filter(({ name }) => !name.startsWith('.'))))
   return worth.length === 0 ? undefined : inTurn(worth.length, (signal) => gather(worth, signal))
 }
 
@@ -106,7 +108,7 @@ async function readAll(files: Gatherable[], came: (index: number, stills: NewSti
 }
 
 /** A file that is too large is not sent at all. @throws Problem where the server does not answer */
-async function readOne({ file, side }: Gatherable, limits: LimitsView, signal: AbortSignal): Promise<FileView> {
+async function readOne({ file, side, flattened }: Gatherable, limits: LimitsView, signal: AbortSignal): Promise<FileView> {
   try {
     if (isClip(file)) {
       throw new Error(`“${file.name}” is a clip. Bring it in as frames first.`)
@@ -115,7 +117,7 @@ async function readOne({ file, side }: Gatherable, limits: LimitsView, signal: A
       const most = Math.floor(limits.maxFileBytes / 1_000_000)
       throw new Error(`“${file.name}” is larger than ${most} MB. Make it smaller first.`)
     }
-    const send = (body: Blob): Promise<FileView> => sendFile(body, file.name, signal, side)
+    const send = (body: Blob): Promise<FileView> => sendFile(body, file.name, signal, { side, flattened })
     const view = (await decodedHere(file, limits, signal, send)) ?? (await send(file))
     // Where a file does not say when it was taken, its own date stands for that.
     return { ...view, stills: view.stills.map((still) => ({ ...still, taken: still.taken || file.lastModified })) }

@@ -16,6 +16,8 @@ export const gathering = reactive({
   summary: '',
   /** Tries again what could not be read. */
   again: null as (() => void) | null,
+  /** The frame that came of a gathering of one picture, which may be a plate of many drawings. */
+  alone: null as { reel: string; frame: number } | null,
 })
 const stopper = ref(new AbortController())
 let turn: Promise<void> = Promise.resolve()
@@ -43,7 +45,7 @@ async function run(total: number, gather: (signal: AbortSignal) => Promise<strin
   stopper.value = new AbortController()
   const { signal } = stopper.value
   gathering.waiting--
-  Object.assign(gathering, { active: true, total, read: 0, problems: [], notes: [], summary: '', again: null })
+  Object.assign(gathering, { active: true, total, read: 0, problems: [], notes: [], summary: '', again: null, alone: null })
   window.addEventListener('beforeunload', warnBeforeLeaving)
   try {
     const summary = await gather(signal)
@@ -61,10 +63,10 @@ async function run(total: number, gather: (signal: AbortSignal) => Promise<strin
 }
 
 /** Gives one file, or one picture of a clip, to the server. */
-export function sendFile(file: Blob, name: string, signal: AbortSignal, side = 0): Promise<FileView> {
+export function sendFile(file: Blob, name: string, signal: AbortSignal, choices: { side?: number; flattened?: boolean } = {}): Promise<FileView> {
   return answer(
     api.POST('/api/pictures', {
-      params: { query: { name, side } },
+      params: { query: { name, ...choices } },
       headers: { 'Content-Type': 'application/octet-stream' },
       body: file as never,
       bodySerializer: (body: unknown) => body as Blob,

@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { answer, api } from '@/api/client'
 import { limits } from '@/api/limits'
-import type { Aligned, Box, JobView } from '@/api/types'
+import type { Aligned, Box, JobView, Perspective } from '@/api/types'
 import { say, sayProblem } from '@/ground/messages'
 import { AS_IT_WAS, isMoved } from '@/parts/aligned'
 import DialogCard from '@/parts/DialogCard.vue'
@@ -26,6 +26,7 @@ const settledEdges = computed(() => (onOne.value || edges.value !== 'FILL' ? edg
 const ready = computed(() => (onOne.value ? other.value !== undefined : stills.value.length > 2))
 /** Whether they are lined up by a part of the view alone, and which one. */
 const byPart = ref(false)
+const perspective = ref(false)
 const partShown = computed(() => onOne.value && byPart.value && otherFrame.value !== undefined)
 const part = ref<Box>({ x: 0, y: 0, width: 0, height: 0 })
 /** The job that lines up now, or empty. */
@@ -48,6 +49,7 @@ watch(shown, (open) => {
     to.value = stills.value[Math.floor((stills.value.length - 1) / 2)]?.number ?? 1
     job.value = ''
     byPart.value = false
+    perspective.value = false
     const { width, height } = store.reel!.canvas
     part.value = { x: Math.round(width / 4), y: Math.round(height / 4), width: Math.round(width / 2), height: Math.round(height / 2) }
   } else if (working.value?.state === 'RUNNING') {
@@ -65,7 +67,8 @@ async function done(): Promise<boolean> {
     await store.settled()
     const path = { id: store.reel!.id }
     const area = partShown.value ? part.value : { x: 0, y: 0, width: 0, height: 0 }
-    const body = { area, frames: stills.value.map(({ id }) => id), to: onOne.value ? other.value!.id : 0, edges: settledEdges.value }
+    const motion = onOne.value && perspective.value ? ('PERSPECTIVE' as const) : ('SIMILARITY' as const)
+    const body = { area, motion, frames: stills.value.map(({ id }) => id), to: onOne.value ? other.value!.id : 0, edges: settledEdges.value }
     const started = await answer(api.POST('/api/reels/{id}/line-ups', { params: { path }, body }))
     job.value = started.id
     // What was heard of it by now is newer than the answer.
@@ -111,6 +114,17 @@ function byHand(change: Partial<Aligned>): void {
   void store.dispatch({ type: 'alignStills', stills: [{ frame: id, aligned: { ...aligned, ...change, sure: 1 } }] })
 }
 
+const PERSPECTIVE: { name: keyof Perspective; label: string; min: number; max: number }[] = [
+  { name: 'across', label: 'Right edge smaller', min: -45, max: 45 },
+  { name: 'down', label: 'Lower edge smaller', min: -45, max: 45 },
+  { name: 'stretch', label: 'Width for its height', min: 50, max: 200 },
+  { name: 'lean', label: 'Lean to the left', min: -100, max: 100 },
+]
+
+function seenFrom(change: Partial<Perspective>): void {
+  byHand({ perspective: { ...single.value!.aligned.perspective, ...change } })
+}
+
 const rounded = (value: number, places: number): number => Math.round(value * 10 ** places) / 10 ** places
 </script>
 
@@ -129,6 +143,15 @@ const rounded = (value: number, places: number): number => Math.round(value * 10
         <number-field :value="rounded(100 * single.aligned.scale, 2)" label="Scale" labelled suffix="%" :min="10" :max="100 * limits.Aligned.scale.max"
           :step="0.1" :decimals="2" @done="(percent) => byHand({ scale: percent / 100 })" />
       </div>
+      <fieldset class="edges">
+        <legend>Perspective</legend>
+        <p class="quiet">For a page or a wall that was seen from the side.</p>
+        <div class="fields">
+          <number-field v-for="field in PERSPECTIVE" :key="field.name" :value="rounded(100 * single.aligned.perspective[field.name], 1)"
+            :label="field.label" labelled suffix="%" :min="field.min" :max="field.max" :step="0.5" :decimals="1"
+            @done="(percent) => seenFrom({ [field.name]: percent / 100 })" />
+        </div>
+      </fieldset>
     </template>
     <template v-else>
       <p class="quiet">Photos taken by hand are shifted, turned and scaled until they lie on one of them. The pictures themselves stay as they are.</p>
@@ -144,6 +167,8 @@ const rounded = (value: number, places: number): number => Math.round(value * 10
             <span v-if="!other" class="quiet">Frame {{ to }} is not one of them.</span>
           </div>
           <v-checkbox v-if="onOne" v-model="byPart" density="compact" hide-details color="primary" label="Only by a part of the view" />
+          <v-checkbox v-if="onOne" v-model="perspective" density="compact" hide-details color="primary"
+            label="Perspective too, for a page or a wall seen from the side" />
           <fieldset class="edges">
             <legend>Edges that are bare then</legend>
             <v-radio-group v-model="edges" hide-details color="primary" density="compact" aria-label="Edges that are bare then">
@@ -195,6 +220,12 @@ const rounded = (value: number, places: number): number => Math.round(value * 10
 
 .edges {
   margin-top: 10px;
+  padding: 0;
+  border: 0;
+}
+
+.edges p {
+  margin: 0;
 }
 
 legend {

@@ -19,6 +19,7 @@ import LoopPlayer from './LoopPlayer.vue'
 import NoticeList from './NoticeList.vue'
 import { usePointerDrag } from '@/parts/pointerDrag'
 import type { DragState, Place } from '@/parts/pointerDrag'
+import { usePlateOffer } from './plateOffer'
 import SelectionBar from './SelectionBar.vue'
 import SheetDialogs from './SheetDialogs.vue'
 import { useSheetKeys } from './sheetKeys'
@@ -33,6 +34,7 @@ const playhead = usePlayhead()
 const arranging = useArranging()
 const { groups } = useActions()
 useSheetKeys()
+usePlateOffer()
 const scroller = ref<HTMLElement | null>(null)
 const grid = ref<HTMLElement | null>(null)
 const foot = ref<HTMLElement | null>(null)

@@ -5,7 +5,9 @@ import { sentenceFor } from '@/api/problem'
 import type { CutRequest, FoundView, GridView, Part, Still } from '@/api/types'
 
 const PAUSE_MILLIS = 150
-const USUAL_TOLERANCE = 8
+
+/** How drawings are looked for until one says otherwise. */
+export const USUAL_FINDING = { tolerancePercent: 8, join: 0, columnsFirst: false }
 
 /** A part of the plate, and whether it becomes a frame. */
 export interface PlatePart extends Part {
@@ -16,7 +18,7 @@ export interface PlatePart extends Part {
 /** How a plate is cut: what is found on it, put in another order or left out by hand. */
 export function usePlate(still: Still) {
   const way = ref<'grid' | 'pieces'>('grid')
-  const finding = reactive({ tolerancePercent: USUAL_TOLERANCE, join: 0, columnsFirst: false })
+  const finding = reactive({ ...USUAL_FINDING })
   const grid = reactive<GridView>({ rows: 1, columns: 1, marginX: 0, marginY: 0, gutterX: 0, gutterY: 0 })
   const how = reactive<Pick<CutRequest, 'clears' | 'enclosed' | 'centering'>>({ clears: true, enclosed: false, centering: 'NONE' })
   const ground = ref<string | null>(null)

@@ -8,8 +8,10 @@ import dobbin.raster.Placement;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.register.Alignment;
+import dobbin.register.Area;
 import dobbin.register.CommonBox;
 import dobbin.register.LineUp;
+import dobbin.register.Motion;
 import java.io.PrintWriter;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -27,6 +29,11 @@ final class LiningUp {
             description = "the still that the others are lined up to (the middle one)")
     private Integer number;
 
+    @Option(
+            names = "--perspective",
+            description = "with --line-up: also evens out that a page or a wall was seen from the side")
+    private boolean perspective;
+
     @Option(names = "--crop-ragged", description = "cuts away the edges that not all lined-up stills cover")
     private boolean crops;
 
@@ -34,7 +41,7 @@ final class LiningUp {
     private record Told(String file, double dx, double dy, double turnDegrees, double scale, double sure) {}
 
     boolean isWanted() {
-        return wanted || number != null || crops;
+        return wanted || number != null || crops || perspective;
     }
 
     /** @return the pictures in their order, all of one size; those that match nowhere are as they were */
@@ -44,7 +51,7 @@ final class LiningUp {
             throw new EditRejected("--line-up-to", "must be from 1 to " + stills.size());
         }
         Raster other = pictures.get(to);
-        LineUp lineUp = new LineUp(other);
+        LineUp lineUp = new LineUp(other, Area.ALL, perspective ? Motion.PERSPECTIVE : Motion.SIMILARITY);
         List<Alignment> alignments = IntStream.range(0, stills.size())
                 .parallel()
                 .mapToObj(i -> lineUp.of(pictures.get(i)))

@@ -14,6 +14,7 @@ import java.util.concurrent.Callable;
 import java.util.stream.Stream;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
@@ -34,6 +35,11 @@ final class Unpack implements Callable<Integer> {
     @Parameters(paramLabel = "FOLDER", description = "where to write; made where it is missing")
     private Path folder;
 
+    @Option(
+            names = "--flattened",
+            description = "lays the layers of an OpenRaster file over one another, as one picture")
+    private boolean flattened;
+
     /** @param plays how often viewers play it in all, 0 for forever */
     private record Timing(int width, int height, int plays, List<FrameTiming> frames) {}
 
@@ -41,7 +47,7 @@ final class Unpack implements Callable<Integer> {
 
     @Override
     public Integer call() throws IOException, UnreadablePicture {
-        Series series = SeriesFile.open(Files.readAllBytes(file), DecodeLimits.USUAL);
+        Series series = SeriesFile.open(Files.readAllBytes(file), flattened, DecodeLimits.USUAL);
         FrameFolder out = new FrameFolder(folder, TIMING);
         List<FrameTiming> frames = new ArrayList<>();
         for (Optional<Series.Shown> frame = series.next(); frame.isPresent(); frame = series.next()) {

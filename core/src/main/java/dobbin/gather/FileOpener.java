@@ -18,9 +18,6 @@ import java.util.OptionalInt;
 
 /** Opens any file a reel can be made from, by what it holds and not by what it is called. */
 public final class FileOpener {
-    /** A picture that can be drawn at any size is drawn at its own, where that is not too large. */
-    public static final int OWN_SIZE = 0;
-
     private static final int RIFF_HEADER = 12;
     private static final int WEBP_FLAGS = 20;
     private static final int WEBP_ANIMATED = 0x02;
@@ -54,24 +51,20 @@ public final class FileOpener {
      */
     public static <E extends Exception> Opened open(
             byte[] file, DecodeLimits limits, Checkpoint checkpoint, Sink<E> sink) throws UnreadablePicture, E {
-        return open(file, OWN_SIZE, limits, checkpoint, sink);
+        return open(file, Choices.USUAL, limits, checkpoint, sink);
     }
 
-    /**
-     * As above.
-     *
-     * @param longerSide of a picture that can be drawn at any size, 1 to 1,600; {@link #OWN_SIZE} for its own
-     */
+    /** As above. @param choices of whoever brings the file in */
     public static <E extends Exception> Opened open(
-            byte[] file, int longerSide, DecodeLimits limits, Checkpoint checkpoint, Sink<E> sink)
+            byte[] file, Choices choices, DecodeLimits limits, Checkpoint checkpoint, Sink<E> sink)
             throws UnreadablePicture, E {
         if (FileKind.of(file) == FileKind.SVG) {
-            Raster drawn = SvgDrawing.read(file, longerSide, checkpoint);
+            Raster drawn = SvgDrawing.read(file, choices.longerSide(), checkpoint);
             sink.take(new Gathered(drawn, drawn.size(), 0, false));
             return new Opened(OptionalInt.empty(), List.of());
         }
         if (SeriesFile.isOne(file)) {
-            return openSeries(file, limits, checkpoint, sink);
+            return openSeries(file, choices, limits, checkpoint, sink);
         }
         return openPages(file, limits, checkpoint, sink);
     }
@@ -126,8 +119,9 @@ public final class FileOpener {
     }
 
     private static <E extends Exception> Opened openSeries(
-            byte[] file, DecodeLimits limits, Checkpoint checkpoint, Sink<E> sink) throws UnreadablePicture, E {
-        Series series = SeriesFile.open(file, limits);
+            byte[] file, Choices choices, DecodeLimits limits, Checkpoint checkpoint, Sink<E> sink)
+            throws UnreadablePicture, E {
+        Series series = SeriesFile.open(file, choices.flattened(), limits);
         DecodeLimits.checkSides(series.size());
         int frames = 0;
         int without = 0;

@@ -27,13 +27,16 @@ public final class SeriesFile {
         return FileKind.of(head) == FileKind.GIF || ApngReader.isOne(head) || OraReader.isOne(head);
     }
 
-    /** @throws UnreadablePicture where the file is none, or nothing of it can be read */
-    public static Series open(byte[] file, DecodeLimits limits) throws UnreadablePicture {
+    /**
+     * @param flattened whether the layers of an OpenRaster file are laid over one another, so that it is one picture
+     * @throws UnreadablePicture where the file is none, or nothing of it can be read
+     */
+    public static Series open(byte[] file, boolean flattened, DecodeLimits limits) throws UnreadablePicture {
         if (ApngReader.isOne(file)) {
             return ApngReader.open(file, limits);
         }
         if (OraReader.isOne(file)) {
-            return OraReader.open(file, limits);
+            return flattened ? OraReader.openFlattened(file, limits) : OraReader.open(file, limits);
         }
         try {
             return new Gif(GifReader.open(file, limits));

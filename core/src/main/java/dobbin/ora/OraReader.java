@@ -11,6 +11,7 @@ import dobbin.still.Series;
 import dobbin.still.StillReader;
 import dobbin.still.UnreadablePicture;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
@@ -18,7 +19,8 @@ import java.util.OptionalInt;
 
 /**
  * Reads an OpenRaster file layer by layer, the lowest first: each layer and each group that is visible, on a canvas of its
- * own, where it lies and as opaque as it is there. What blends with what is below it does so within its group.
+ * own, where it lies and as opaque as it is there. What blends with what is below it does so within its group. Or all of
+ * them are laid over one another.
  */
 public final class OraReader implements Series {
     /** The canvas, a group on it, and a layer of that; and what it is reduced to. */
@@ -27,14 +29,15 @@ public final class OraReader implements Series {
     private final OraZip zip;
     private final OraStack stack;
     private final DecodeLimits limits;
-    private final Iterator<Part> parts;
+    /** What is still to be read. */
+    private Iterator<Part> parts = Collections.emptyIterator();
+
     private final List<String> notes = new ArrayList<>();
 
-    private OraReader(OraZip zip, OraStack stack, List<Part> visible, DecodeLimits limits) {
+    private OraReader(OraZip zip, OraStack stack, DecodeLimits limits) {
         this.zip = zip;
         this.stack = stack;
         this.limits = limits;
-        this.parts = visible.iterator();
     }
 
     /** @param head the file, or its first bytes */
@@ -51,11 +54,40 @@ public final class OraReader implements Series {
 
     /** Reads the list of layers. */
     public static OraReader open(byte[] file, DecodeLimits limits) throws UnreadablePicture {
+        OraReader reader = openChecked(file, limits);
+        List<Part> visible = reader.visible();
+        reader.parts =
+                visible.subList(0, Math.min(visible.size(), limits.maxFrames())).iterator();
+        if (reader.stack.parts().size() > 1) {
+            reader.notes.add("holds layers; each became a frame, the lowest first");
+        }
+        reader.noteHidden();
+        if (visible.size() > limits.maxFrames()) {
+            reader.notes.add(
+                    "has " + visible.size() + " visible layers; the first " + limits.maxFrames() + " became frames");
+        }
+        return reader;
+    }
+
+    /** As above; all that is visible becomes one picture. */
+    public static OraReader openFlattened(byte[] file, DecodeLimits limits) throws UnreadablePicture {
+        OraReader reader = openChecked(file, limits);
+        List<Part> all = reader.stack.parts();
+        reader.parts = List.of(Part.group(all)).iterator();
+        if (all.size() > 1) {
+            reader.notes.add("holds layers, which lie over one another on one frame");
+        }
+        reader.noteHidden();
+        return reader;
+    }
+
+    private static OraReader openChecked(byte[] file, DecodeLimits limits) throws UnreadablePicture {
         OraZip zip = OraZip.open(file, limits);
         OraStack stack = OraStack.read(zip.file(OraZip.STACK));
         Size size = stack.size();
         DecodeLimits.checkSides(size);
-        List<Part> visible = stack.parts().stream().filter(Part::visible).toList();
+        OraReader reader = new OraReader(zip, stack, limits);
+        List<Part> visible = reader.visible();
         if (size.area() > limits.maxPixels() || size.area() * visible.size() > limits.maxAnimationPixels()) {
             throw new UnreadablePicture("is " + size + " pixels in " + visible.size()
                     + " layers, more than can be read. Make it smaller first");
@@ -63,25 +95,20 @@ public final class OraReader implements Series {
         if (visible.isEmpty()) {
             throw new UnreadablePicture("has no visible layer. Show one, and save it again");
         }
-        OraReader reader =
-                new OraReader(zip, stack, visible.subList(0, Math.min(visible.size(), limits.maxFrames())), limits);
-        reader.note(visible.size());
         return reader;
     }
 
-    private void note(int visible) {
-        if (stack.parts().size() > 1) {
-            notes.add("holds layers; each became a frame, the lowest first");
-        }
-        int hidden = stack.parts().size() - visible;
+    private List<Part> visible() {
+        return stack.parts().stream().filter(Part::visible).toList();
+    }
+
+    private void noteHidden() {
+        int hidden = stack.parts().size() - visible().size();
         if (hidden > 0) {
             notes.add(
                     hidden == 1
                             ? "has a hidden layer, which was left out"
                             : "has " + hidden + " hidden layers, which were left out");
-        }
-        if (visible > limits.maxFrames()) {
-            notes.add("has " + visible + " visible layers; the first " + limits.maxFrames() + " became frames");
         }
     }
 

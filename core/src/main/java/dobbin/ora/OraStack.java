@@ -49,7 +49,12 @@ record OraStack(Size size, List<Part> parts) {
             boolean visible,
             Blend blend,
             boolean isUsual,
-            List<Part> parts) {}
+            List<Part> parts) {
+        /** @return the parts over one another, where they lie */
+        static Part group(List<Part> parts) {
+            return new Part("", 0, 0, 1, true, Blend.NORMAL, true, parts);
+        }
+    }
 
     static OraStack read(byte[] xml) throws UnreadablePicture {
         XMLInputFactory factory = XMLInputFactory.newFactory();

@@ -87,7 +87,8 @@ public record Affine(double xx, double xy, double yx, double yy, double dx, doub
         return new AffineTransform(xx, yx, xy, yy, dx, dy);
     }
 
-    private double determinant() {
+    /** @return how many times as large areas become; negative where it mirrors */
+    public double determinant() {
         return xx * yy - xy * yx;
     }
 }

@@ -19,7 +19,13 @@ public final class Placement {
 
     /** @return what is seen of {@code art} inside {@code clip}, or empty where that is nothing */
     public static Optional<Layer> draw(Raster art, Affine place, Bounds clip) {
-        if (place.isFlat()) {
+        return draw(art, Homography.of(place), clip);
+    }
+
+    /** @return what is seen of {@code art} inside {@code clip}, or empty where that is nothing */
+    public static Optional<Layer> draw(Raster art, Homography place, Bounds clip) {
+        Affine near = place.near(art.width() / 2.0, art.height() / 2.0);
+        if (near.isFlat()) {
             return Optional.empty();
         }
         Bounds touched = Bounds.around(place.around(art.width(), art.height()));
@@ -31,15 +37,16 @@ public final class Placement {
         if (seen.isEmpty()) {
             return Optional.empty();
         }
-        Raster near = reduced(art, place);
-        Affine toNear = Affine.scale((double) art.width() / near.width(), (double) art.height() / near.height())
+        Raster reduced = reduced(art, near);
+        Homography back = Homography.of(
+                        Affine.scale((double) art.width() / reduced.width(), (double) art.height() / reduced.height()))
                 .then(place)
                 .inverse();
-        return Optional.of(new Layer(sampled(near, toNear, seen), seen.left(), seen.top()));
+        return Optional.of(new Layer(sampled(reduced, back, seen), seen.left(), seen.top()));
     }
 
-    private static Optional<Layer> wholeShift(Raster art, Affine place, Bounds touched, Bounds clip) {
-        boolean still = place.xx() == 1 && place.yy() == 1 && place.xy() == 0 && place.yx() == 0;
+    private static Optional<Layer> wholeShift(Raster art, Homography place, Bounds touched, Bounds clip) {
+        boolean still = place.isAffine() && place.xx() == 1 && place.yy() == 1 && place.xy() == 0 && place.yx() == 0;
         boolean onPixels = place.dx() == Math.rint(place.dx()) && place.dy() == Math.rint(place.dy());
         return still && onPixels && !touched.within(clip).isEmpty()
                 ? Optional.of(new Layer(art, touched.left(), touched.top()))
@@ -52,25 +59,32 @@ public final class Placement {
         return Resampler.resize(art, new Size(width, height));
     }
 
-    private static Raster sampled(Raster art, Affine toArt, Bounds seen) {
+    private static Raster sampled(Raster art, Homography toArt, Bounds seen) {
         int stride = (art.width() + 2 * MARGIN) * 4;
         float[] source = premultiplied(art, stride);
         int[] argb = new int[Math.toIntExact(seen.size().area())];
         float[] across = new float[4];
         float[] down = new float[4];
+        Affine top = toArt.affine();
         int out = 0;
         for (int y = seen.top(); y < seen.bottom(); y++) {
-            double u = toArt.x(seen.left() + 0.5, y + 0.5) - 0.5;
-            double v = toArt.y(seen.left() + 0.5, y + 0.5) - 0.5;
-            for (int x = seen.left(); x < seen.right(); x++, out++, u += toArt.xx(), v += toArt.yx()) {
-                if (u > -2 && v > -2 && u < art.width() + 1 && v < art.height() + 1) {
+            double onX = top.x(seen.left() + 0.5, y + 0.5);
+            double onY = top.y(seen.left() + 0.5, y + 0.5);
+            double w = toArt.divisor(seen.left() + 0.5, y + 0.5);
+            for (int x = seen.left(); x < seen.right(); x++, out++) {
+                double u = onX / w - 0.5;
+                double v = onY / w - 0.5;
+                if (w > 0 && u > -2 && v > -2 && u < art.width() + 1 && v < art.height() + 1) {
                     int left = (int) Math.floor(u);
-                    int top = (int) Math.floor(v);
+                    int above = (int) Math.floor(v);
                     weigh((float) (u - left), across);
-                    weigh((float) (v - top), down);
+                    weigh((float) (v - above), down);
                     argb[out] =
-                            sum(source, (top + MARGIN - 1) * stride + (left + MARGIN - 1) * 4, stride, across, down);
+                            sum(source, (above + MARGIN - 1) * stride + (left + MARGIN - 1) * 4, stride, across, down);
                 }
+                onX += toArt.xx();
+                onY += toArt.yx();
+                w += toArt.wx();
             }
         }
         return Raster.of(seen.size(), argb);

@@ -1,6 +1,7 @@
 package dobbin.reel;
 
 import dobbin.raster.Affine;
+import dobbin.raster.Homography;
 import dobbin.raster.Region;
 import dobbin.raster.Size;
 import java.util.function.Function;
@@ -51,7 +52,7 @@ public record Still(String picture, String name, Size size, Fit fit, long taken,
     }
 
     /** @return from the pixels of the upright picture in its file to the canvas */
-    public Affine place(Size canvas) {
+    public Homography place(Size canvas) {
         Region region = fit.place(size, canvas);
         return aligned.place(size)
                 .then(Affine.scale(region.width() / size.width(), region.height() / size.height()))
@@ -65,7 +66,7 @@ public record Still(String picture, String name, Size size, Fit fit, long taken,
 
     private boolean coversCorners(Size canvas) {
         double slack = 0.5;
-        Affine back = place(canvas).inverse();
+        Homography back = place(canvas).inverse();
         for (double x : new double[] {slack, canvas.width() - slack}) {
             for (double y : new double[] {slack, canvas.height() - slack}) {
                 double across = back.x(x, y);

@@ -1,20 +1,40 @@
 package dobbin.register;
 
 import dobbin.raster.Affine;
+import dobbin.raster.Homography;
 import dobbin.raster.Size;
 
 /**
  * How a still lies on the one it is lined up to.
  *
- * @param dx and {@code dy} how far its middle lies from the other's middle, in pixels of the other one
- * @param turnDegrees clockwise
- * @param scale how large it appears there
+ * @param onOther from the still's pixels to those of the other one, both counted from their middles
  * @param sure 0 to 1: how well edges meet edges
  * @param found whether it was found at all; else it is left as it was
  */
-public record Alignment(double dx, double dy, double turnDegrees, double scale, double sure, boolean found) {
+public record Alignment(Homography onOther, double sure, boolean found) {
     static Alignment asItWas(double sure) {
-        return new Alignment(0, 0, 0, 1, sure, false);
+        return new Alignment(Homography.NONE, sure, false);
+    }
+
+    /** @return how far its middle lies to the right of the other's, in pixels of the other one */
+    public double dx() {
+        return onOther.dx();
+    }
+
+    /** @return how far its middle lies below the other's, in pixels of the other one */
+    public double dy() {
+        return onOther.dy();
+    }
+
+    /** @return how its middle is turned, clockwise */
+    public double turnDegrees() {
+        Affine near = onOther.near(0, 0);
+        return Math.toDegrees(Math.atan2(near.yx(), near.xx()));
+    }
+
+    /** @return how large its middle appears there */
+    public double scale() {
+        return Math.sqrt(onOther.near(0, 0).determinant());
     }
 
     /**
@@ -22,10 +42,9 @@ public record Alignment(double dx, double dy, double turnDegrees, double scale, 
      * @param other the size of the one it is lined up to
      * @return where its pixels go on the other one
      */
-    public Affine place(Size still, Size other) {
-        return Affine.shift(-still.width() / 2.0, -still.height() / 2.0)
-                .then(Affine.scale(scale, scale))
-                .then(Affine.turn(turnDegrees))
-                .then(Affine.shift(other.width() / 2.0 + dx, other.height() / 2.0 + dy));
+    public Homography place(Size still, Size other) {
+        return Homography.of(Affine.shift(-still.width() / 2.0, -still.height() / 2.0))
+                .then(onOther)
+                .then(Affine.shift(other.width() / 2.0, other.height() / 2.0));
     }
 }

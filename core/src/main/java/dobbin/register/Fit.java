@@ -1,5 +1,6 @@
 package dobbin.register;
 
+import dobbin.raster.Homography;
 import java.util.Arrays;
 
 /**
@@ -8,8 +9,11 @@ import java.util.Arrays;
  * the rest, as something that moved, counts for nothing (A. Beaton and J. Tukey's biweight, 1974).
  */
 final class Fit {
-    private static final int UNKNOWNS = 6;
-    private static final int MOST_STEPS = 20;
+    /** Of a similarity: how it turns and scales, in two numbers, and its shift. */
+    private static final int ALIKE = 4;
+
+    private static final int OF_PERSPECTIVE = 8;
+    private static final int MOST_STEPS = 200;
     private static final double NEAR_ENOUGH = 0.003;
     private static final double BIWEIGHT = 4.685;
     private static final double OF_MEDIAN = 1.4826;
@@ -26,11 +30,15 @@ final class Fit {
     private final Plane across;
     private final Plane down;
 
-    private Warp warp;
+    private final Motion motion;
+    /** Of the warp; then how much lighter one of them is, and of how much more contrast. */
+    private final int unknowns;
+
+    private Homography warp;
     private double gain = 1;
     private double offset;
 
-    private Fit(Plane other, Area area, Plane still, Warp warp) {
+    private Fit(Plane other, Area area, Plane still, Motion motion, Homography warp) {
         this.other = other;
         this.fromX = Math.max(1, area.fromX(other.width()));
         this.toX = Math.min(other.width() - 1, area.toX(other.width()));
@@ -39,12 +47,15 @@ final class Fit {
         this.still = still;
         this.across = still.risesAcross();
         this.down = still.risesDown();
+        this.motion = motion;
+        this.unknowns = (motion == Motion.SIMILARITY ? ALIKE : OF_PERSPECTIVE) + 2;
         this.warp = warp;
     }
 
     /** @param firstSpread up to which difference, about, pixels count in the first steps */
-    static Warp improved(Plane other, Area area, Plane still, Warp warp, double firstSpread) {
-        Fit fit = new Fit(other, area, still, warp);
+    static Homography improved(
+            Plane other, Area area, Plane still, Motion motion, Homography warp, double firstSpread) {
+        Fit fit = new Fit(other, area, still, motion, warp);
         // Edges that do not meet yet must count, so that they pull; what still differs in the end must not.
         double first = firstSpread;
         for (int step = 0; step < MOST_STEPS; step++) {
@@ -89,14 +100,16 @@ final class Fit {
 
     /** One Gauss-Newton step. @return how far a corner moved, in pixels */
     private double step(double most) {
-        double[][] sums = new double[UNKNOWNS][UNKNOWNS + 1];
-        double[] slope = new double[UNKNOWNS];
+        double[][] sums = new double[unknowns][unknowns + 1];
+        double[] slope = new double[unknowns];
         for (int y = fromY; y < toY; y++) {
             for (int x = fromX; x < toX; x++) {
                 double px = x + 0.5 - other.width() / 2.0;
                 double py = y + 0.5 - other.height() / 2.0;
-                double u = warp.x(px, py) + still.width() / 2.0 - 0.5;
-                double v = warp.y(px, py) + still.height() / 2.0 - 0.5;
+                double onX = warp.x(px, py);
+                double onY = warp.y(px, py);
+                double u = onX + still.width() / 2.0 - 0.5;
+                double v = onY + still.height() / 2.0 - 0.5;
                 if (!still.isInside(u, v)) {
                     continue;
                 }
@@ -109,60 +122,106 @@ final class Fit {
                 double weight = (1 - share * share) * (1 - share * share);
                 double gx = gain * across.between(u, v);
                 double gy = gain * down.between(u, v);
-                slope[0] = gx * px + gy * py;
-                slope[1] = gy * px - gx * py;
-                slope[2] = gx;
-                slope[3] = gy;
-                slope[4] = value;
-                slope[5] = 1;
-                for (int i = 0; i < UNKNOWNS; i++) {
+                if (motion == Motion.SIMILARITY) {
+                    slope[0] = gx * px + gy * py;
+                    slope[1] = gy * px - gx * py;
+                    slope[2] = gx;
+                    slope[3] = gy;
+                } else {
+                    double w = warp.divisor(px, py);
+                    double toward = -(gx * onX + gy * onY) / w;
+                    slope[0] = gx * px / w;
+                    slope[1] = gx * py / w;
+                    slope[2] = gy * px / w;
+                    slope[3] = gy * py / w;
+                    slope[4] = gx / w;
+                    slope[5] = gy / w;
+                    slope[6] = toward * px;
+                    slope[7] = toward * py;
+                }
+                slope[unknowns - 2] = value;
+                slope[unknowns - 1] = 1;
+                for (int i = 0; i < unknowns; i++) {
                     double weighted = weight * slope[i];
-                    for (int j = i; j < UNKNOWNS; j++) {
+                    for (int j = i; j < unknowns; j++) {
                         sums[i][j] += weighted * slope[j];
                     }
-                    sums[i][UNKNOWNS] -= weighted * difference;
+                    sums[i][unknowns] -= weighted * difference;
                 }
             }
         }
         double[] change = solved(sums);
-        warp = new Warp(warp.a() + change[0], warp.b() + change[1], warp.dx() + change[2], warp.dy() + change[3]);
-        gain += change[4];
-        offset += change[5];
-        double corner = Math.hypot(other.width(), other.height()) / 2;
-        return Math.hypot(change[2], change[3]) + corner * Math.hypot(change[0], change[1]);
+        Homography before = warp;
+        warp = changed(change);
+        gain += change[unknowns - 2];
+        offset += change[unknowns - 1];
+        return furthest(before, warp);
+    }
+
+    private Homography changed(double[] change) {
+        return motion == Motion.SIMILARITY
+                ? new Homography(
+                        warp.xx() + change[0],
+                        warp.xy() - change[1],
+                        warp.yx() + change[1],
+                        warp.yy() + change[0],
+                        warp.dx() + change[2],
+                        warp.dy() + change[3],
+                        0,
+                        0)
+                : new Homography(
+                        warp.xx() + change[0],
+                        warp.xy() + change[1],
+                        warp.yx() + change[2],
+                        warp.yy() + change[3],
+                        warp.dx() + change[4],
+                        warp.dy() + change[5],
+                        warp.wx() + change[6],
+                        warp.wy() + change[7]);
+    }
+
+    /** @return how far a corner is moved by one more than by the other, at most */
+    private double furthest(Homography one, Homography two) {
+        double furthest = 0;
+        for (int corner = 0; corner < 4; corner++) {
+            double x = (corner % 2 - 0.5) * other.width();
+            double y = (corner / 2 - 0.5) * other.height();
+            furthest = Math.max(furthest, Math.hypot(one.x(x, y) - two.x(x, y), one.y(x, y) - two.y(x, y)));
+        }
+        return furthest;
     }
 
     /** Solves symmetric equations, of which the upper half is given, with the right side beside them, by elimination. */
-    private static double[] solved(double[][] equations) {
-        double[] solution = new double[UNKNOWNS];
-        for (int i = 0; i < UNKNOWNS; i++) {
+    private double[] solved(double[][] equations) {
+        double[] solution = new double[unknowns];
+        for (int i = 0; i < unknowns; i++) {
             for (int j = 0; j < i; j++) {
                 equations[i][j] = equations[j][i];
             }
             equations[i][i] += 1e-9;
         }
-        for (int i = 0; i < UNKNOWNS; i++) {
+        for (int i = 0; i < unknowns; i++) {
             int pivot = i;
-            for (int row = i + 1; row < UNKNOWNS; row++) {
+            for (int row = i + 1; row < unknowns; row++) {
                 pivot = Math.abs(equations[row][i]) > Math.abs(equations[pivot][i]) ? row : pivot;
             }
             double[] swapped = equations[i];
             equations[i] = equations[pivot];
             equations[pivot] = swapped;
-            for (int row = i + 1; row < UNKNOWNS; row++) {
+            for (int row = i + 1; row < unknowns; row++) {
                 double factor = equations[row][i] / equations[i][i];
-                for (int j = i; j <= UNKNOWNS; j++) {
+                for (int j = i; j <= unknowns; j++) {
                     equations[row][j] -= factor * equations[i][j];
                 }
             }
         }
-        for (int i = UNKNOWNS - 1; i >= 0; i--) {
-            double sum = equations[i][UNKNOWNS];
-            for (int j = i + 1; j < UNKNOWNS; j++) {
+        for (int i = unknowns - 1; i >= 0; i--) {
+            double sum = equations[i][unknowns];
+            for (int j = i + 1; j < unknowns; j++) {
                 sum -= equations[i][j] * solution[j];
             }
             solution[i] = sum / equations[i][i];
         }
-        return Arrays.stream(solution).allMatch(Double::isFinite) ? solution : new double[UNKNOWNS];
+        return Arrays.stream(solution).allMatch(Double::isFinite) ? solution : new double[unknowns];
     }
 }

@@ -1,13 +1,18 @@
 package dobbin.register;
 
+import dobbin.raster.Homography;
+
 /** How well two planes agree in an area where a warp lays them over one another: their correlation, -1 to 1. */
 final class Likeness {
     private static final double LEAST_SHARE = 0.4;
 
     private Likeness() {}
 
-    /** @return -1 where they hardly overlap */
-    static double of(Plane other, Area area, Plane still, Warp warp) {
+    /**
+     * @param warp from the other's pixels to the still's, both counted from their middles
+     * @return -1 where they hardly overlap
+     */
+    static double of(Plane other, Area area, Plane still, Homography warp) {
         double sum = 0;
         double sumOther = 0;
         double squares = 0;

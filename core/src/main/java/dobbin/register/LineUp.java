@@ -1,5 +1,7 @@
 package dobbin.register;
 
+import dobbin.raster.Affine;
+import dobbin.raster.Homography;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import java.util.ArrayList;
@@ -38,18 +40,20 @@ public final class LineUp {
 
     private final List<Plane> edges;
 
-    private record Candidate(Warp warp, double likeness) {}
+    private record Candidate(Homography warp, double likeness) {}
 
     private final Area area;
+    private final Motion motion;
 
     /** @param other the still that others are lined up to */
     public LineUp(Raster other) {
-        this(other, Area.ALL);
+        this(other, Area.ALL, Motion.SIMILARITY);
     }
 
     /** @param area the part of it that they are lined up by */
-    public LineUp(Raster other, Area area) {
+    public LineUp(Raster other, Area area, Motion motion) {
         this.area = area;
+        this.motion = motion;
         this.pixels =
                 (double) other.width() / other.size().reducedTo(LONGER_SIDE).width();
         this.planes = pyramid(other);
@@ -89,24 +93,41 @@ public final class LineUp {
             boolean isFirst = level == levels - 1;
             List<Candidate> improved = new ArrayList<>();
             for (Candidate candidate : candidates) {
-                Warp warp = isFirst ? candidate.warp : candidate.warp.doubled();
+                Homography warp = isFirst ? candidate.warp : timesAsLarge(2, candidate.warp);
                 improved.add(improved(level, stills.get(level), stillEdges.get(level), warp));
             }
             improved.sort(Comparator.comparingDouble(Candidate::likeness).reversed());
             candidates = improved.subList(0, Math.max(1, improved.size() / 2));
         }
-        Warp found = candidates.get(0).warp;
+        Homography found = candidates.get(0).warp;
         int looked = Math.min(1, levels - 1);
-        Warp there = looked == 0 ? found : found.halved();
+        Homography there = looked == 0 ? found : timesAsLarge(0.5, found);
         double sure = Math.max(0, Likeness.of(edges.get(looked), area, stillEdges.get(looked), there));
-        return sure < SURE_ENOUGH ? Alignment.asItWas(sure) : found.alignment(pixels, sure);
+        return sure < SURE_ENOUGH
+                ? Alignment.asItWas(sure)
+                : new Alignment(timesAsLarge(pixels, found.inverse()), sure, true);
+    }
+
+    /** @return the same on pictures so many times as large */
+    private static Homography timesAsLarge(double times, Homography warp) {
+        return new Homography(
+                warp.xx(),
+                warp.xy(),
+                warp.yx(),
+                warp.yy(),
+                times * warp.dx(),
+                times * warp.dy(),
+                warp.wx() / times,
+                warp.wy() / times);
     }
 
     /** By edges while pictures are small; by all lightness once it is near, since fine edges are mostly noise. */
-    private Candidate improved(int level, Plane still, Plane stillEdges, Warp warp) {
-        Warp better = level > LAST_OF_EDGES
-                ? Fit.improved(edges.get(level), area, stillEdges, warp, FIRST_SPREAD)
-                : Fit.improved(planes.get(level), area, still, warp, LATER_SPREAD);
+    private Candidate improved(int level, Plane still, Plane stillEdges, Homography warp) {
+        // The smallest pictures show too little to tell a perspective from a turn.
+        Motion free = level == planes.size() - 1 ? Motion.SIMILARITY : motion;
+        Homography better = level > LAST_OF_EDGES
+                ? Fit.improved(edges.get(level), area, stillEdges, free, warp, FIRST_SPREAD)
+                : Fit.improved(planes.get(level), area, still, free, warp, LATER_SPREAD);
         double before = Likeness.of(edges.get(level), area, stillEdges, warp);
         double after = Likeness.of(edges.get(level), area, stillEdges, better);
         return after >= before ? new Candidate(better, after) : new Candidate(warp, before);
@@ -118,10 +139,11 @@ public final class LineUp {
         int mostY = (int) Math.ceil(MOST_SHIFT * other.height());
         for (double turn = -MOST_TURN; turn <= MOST_TURN; turn += TURN_STEP) {
             for (double scale : SCALES) {
+                Affine turned = Affine.scale(scale, scale).then(Affine.turn(turn));
                 Candidate best = null;
                 for (int dy = -mostY; dy <= mostY; dy++) {
                     for (int dx = -mostX; dx <= mostX; dx++) {
-                        Warp warp = Warp.of(turn, scale, dx, dy);
+                        Homography warp = Homography.of(turned.then(Affine.shift(dx, dy)));
                         double likeness = Likeness.of(other, area, still, warp);
                         best = best == null || likeness > best.likeness ? new Candidate(warp, likeness) : best;
                     }

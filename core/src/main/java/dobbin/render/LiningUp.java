@@ -2,15 +2,18 @@ package dobbin.render;
 
 import dobbin.raster.Affine;
 import dobbin.raster.Bounds;
+import dobbin.raster.Homography;
 import dobbin.raster.Raster;
 import dobbin.raster.Region;
 import dobbin.raster.Size;
 import dobbin.reel.Aligned;
+import dobbin.reel.OutOfRange;
 import dobbin.reel.Still;
 import dobbin.register.Alignment;
 import dobbin.register.Area;
 import dobbin.register.CommonBox;
 import dobbin.register.LineUp;
+import dobbin.register.Motion;
 import java.util.List;
 import java.util.Optional;
 
@@ -29,17 +32,17 @@ public final class LiningUp {
     private final LineUp lineUp;
 
     public LiningUp(Still to, Size canvas, Pictures pictures) {
-        this(to, Area.ALL, canvas, pictures);
+        this(to, Area.ALL, Motion.SIMILARITY, canvas, pictures);
     }
 
     /** @param area the part of {@code to} that others are lined up by */
-    public LiningUp(Still to, Area area, Size canvas, Pictures pictures) {
+    public LiningUp(Still to, Area area, Motion motion, Size canvas, Pictures pictures) {
         Raster picture = pictures.raster(to.picture(), LEVEL);
         this.to = to;
         this.canvas = canvas;
         this.pictures = pictures;
         this.size = picture.size();
-        this.lineUp = new LineUp(picture, area);
+        this.lineUp = new LineUp(picture, area, motion);
     }
 
     /**
@@ -47,9 +50,10 @@ public final class LiningUp {
      * @return which part of a still shows there, or empty where that is too little to line up by
      */
     public static Optional<Area> shownAt(Bounds onCanvas, Still still, Size canvas) {
-        Affine back = still.place(canvas).inverse();
-        Region region =
-                Affine.shift(onCanvas.left(), onCanvas.top()).then(back).around(onCanvas.width(), onCanvas.height());
+        Homography back = still.place(canvas).inverse();
+        Region region = Homography.of(Affine.shift(onCanvas.left(), onCanvas.top()))
+                .then(back)
+                .around(onCanvas.width(), onCanvas.height());
         double width = still.size().width();
         double height = still.size().height();
         double left = Math.max(0, region.x() / width);
@@ -67,21 +71,26 @@ public final class LiningUp {
             return Optional.of(to.aligned());
         }
         if (still.picture().equals(to.picture())) {
-            return Optional.of(moved(still, Affine.NONE, 1));
+            return moved(still, Homography.NONE, 1);
         }
         Raster picture = pictures.raster(still.picture(), LEVEL);
         Alignment found = lineUp.of(picture);
-        Affine place = scale(still.size(), picture.size())
+        Homography place = Homography.of(scale(still.size(), picture.size()))
                 .then(found.place(picture.size(), size))
                 .then(scale(size, to.size()));
-        return found.found() ? Optional.of(moved(still, place, found.sure())) : Optional.empty();
+        return found.found() ? moved(still, place, found.sure()) : Optional.empty();
     }
 
     /** @param onOther from the still's pixels to those of the one it is lined up to */
-    private Aligned moved(Still still, Affine onOther, double sure) {
-        Affine onCanvas = onOther.then(to.place(canvas));
-        Affine fitted = still.withAligned(Aligned.NONE).place(canvas);
-        return Aligned.of(onCanvas.then(fitted.inverse()), still.size(), sure);
+    private Optional<Aligned> moved(Still still, Homography onOther, double sure) {
+        Homography onCanvas = onOther.then(to.place(canvas));
+        Homography fitted = still.withAligned(Aligned.NONE).place(canvas);
+        try {
+            return Optional.of(Aligned.of(onCanvas.then(fitted.inverse()), still.size(), sure));
+        } catch (OutOfRange e) {
+            // Seen so much from the side, it does not match in earnest.
+            return Optional.empty();
+        }
     }
 
     static Affine scale(Size from, Size to) {
@@ -91,18 +100,25 @@ public final class LiningUp {
     /** @return the largest box of the canvas that every one of the stills covers; all of it where there is none */
     public static Bounds common(List<Still> stills, Size canvas) {
         boolean[] covered = new boolean[Math.toIntExact(canvas.area())];
-        List<Affine> back =
+        List<Homography> back =
                 stills.stream().map(still -> still.place(canvas).inverse()).toList();
+        double[] softAcross = new double[back.size()];
+        double[] softDown = new double[back.size()];
+        for (int s = 0; s < back.size(); s++) {
+            Affine near = back.get(s).near(canvas.width() / 2.0, canvas.height() / 2.0);
+            double edge = stills.get(s).aligned().none() ? 0 : SOFT_EDGE;
+            softAcross[s] = edge * near.across();
+            softDown[s] = edge * near.down();
+        }
         for (int i = 0; i < covered.length; i++) {
             double x = i % canvas.width() + 0.5;
             double y = i / canvas.width() + 0.5;
             covered[i] = true;
             for (int s = 0; s < back.size() && covered[i]; s++) {
-                Affine toStill = back.get(s);
+                Homography toStill = back.get(s);
                 Size still = stills.get(s).size();
-                double edge = stills.get(s).aligned().none() ? 0 : SOFT_EDGE;
-                covered[i] = isWithin(toStill.x(x, y), still.width(), edge * toStill.across())
-                        && isWithin(toStill.y(x, y), still.height(), edge * toStill.down());
+                covered[i] = isWithin(toStill.x(x, y), still.width(), softAcross[s])
+                        && isWithin(toStill.y(x, y), still.height(), softDown[s]);
             }
         }
         return CommonBox.of(covered, canvas);

@@ -231,7 +231,16 @@ public final class Looks {
         Aligned aligned = still.aligned();
         String moved = aligned.none()
                 ? lying
-                : lying + ' ' + aligned.dx() + ' ' + aligned.dy() + ' ' + aligned.turn() + ' ' + aligned.scale();
+                : lying
+                        + ' '
+                        + aligned.dx()
+                        + ' '
+                        + aligned.dy()
+                        + ' '
+                        + aligned.turn()
+                        + ' '
+                        + aligned.scale()
+                        + (aligned.perspective().none() ? "" : " " + aligned.perspective());
         return still.light().none() ? moved : moved + ' ' + still.light();
     }
 

@@ -1,6 +1,6 @@
 package dobbin.render;
 
-import dobbin.raster.Affine;
+import dobbin.raster.Homography;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.reel.Aligned;
@@ -30,14 +30,14 @@ public final class Steadying {
      *
      * @param place from its pixels to those of the one before
      */
-    public record Step(Affine place, double sure) {}
+    public record Step(Homography place, double sure) {}
 
     /** @return the step from the one before, or empty where they do not match: a cut */
     public static Optional<Step> step(Still before, Still still, Pictures pictures) {
         Raster other = pictures.raster(before.picture(), LiningUp.LEVEL);
         Raster picture = pictures.raster(still.picture(), LiningUp.LEVEL);
         Alignment found = new LineUp(other).of(picture);
-        Affine place = LiningUp.scale(still.size(), picture.size())
+        Homography place = Homography.of(LiningUp.scale(still.size(), picture.size()))
                 .then(found.place(picture.size(), other.size()))
                 .then(LiningUp.scale(other.size(), before.size()));
         return found.found() ? Optional.of(new Step(place, found.sure())) : Optional.empty();
@@ -62,15 +62,18 @@ public final class Steadying {
 
     private static List<Aligned> shot(List<Still> stills, List<Optional<Step>> steps) {
         Size size = stills.get(0).size();
-        List<Affine> way = new ArrayList<>();
+        List<Homography> way = new ArrayList<>();
         List<Aligned> places = new ArrayList<>();
         for (int i = 0; i < stills.size(); i++) {
-            way.add(i == 0 ? Affine.NONE : steps.get(i).orElseThrow().place().then(way.get(i - 1)));
+            way.add(
+                    i == 0
+                            ? Homography.NONE
+                            : steps.get(i).orElseThrow().place().then(way.get(i - 1)));
             places.add(Aligned.of(way.get(i), size, 1));
         }
         List<Aligned> moved = new ArrayList<>();
         for (int i = 0; i < stills.size(); i++) {
-            Affine smooth = mean(places, i).place(size);
+            Homography smooth = mean(places, i).place(size);
             double sure = i == 0 ? 1 : steps.get(i).orElseThrow().sure();
             moved.add(
                     Aligned.of(way.get(i).then(smooth.inverse()), stills.get(i).size(), sure));

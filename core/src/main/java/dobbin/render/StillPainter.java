@@ -3,6 +3,7 @@ package dobbin.render;
 import dobbin.raster.Affine;
 import dobbin.raster.Bounds;
 import dobbin.raster.Compositor;
+import dobbin.raster.Homography;
 import dobbin.raster.Placement;
 import dobbin.raster.Raster;
 import dobbin.raster.Region;
@@ -22,13 +23,15 @@ final class StillPainter {
     }
 
     private static Raster aligned(Still still, Size canvas, Pictures pictures, Size size) {
-        Affine place = still.place(canvas)
+        Homography place = still.place(canvas)
                 .then(Affine.scale((double) size.width() / canvas.width(), (double) size.height() / canvas.height()));
         Size own = still.size();
-        Size drawn = new Size((int) Math.max(1, Math.ceil(own.width() * place.across())), (int)
-                Math.max(1, Math.ceil(own.height() * place.down())));
+        Affine near = place.near(own.width() / 2.0, own.height() / 2.0);
+        Size drawn = new Size((int) Math.max(1, Math.ceil(own.width() * near.across())), (int)
+                Math.max(1, Math.ceil(own.height() * near.down())));
         Raster picture = pictures.raster(still.picture(), Level.forDrawing(drawn));
-        Affine whole = Affine.scale((double) own.width() / picture.width(), (double) own.height() / picture.height())
+        Homography whole = Homography.of(
+                        Affine.scale((double) own.width() / picture.width(), (double) own.height() / picture.height()))
                 .then(place);
         int[] argb = new int[Math.toIntExact(size.area())];
         Arrays.fill(argb, background(still));

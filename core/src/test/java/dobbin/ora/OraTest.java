@@ -115,6 +115,24 @@ class OraTest {
     }
 
     @Test
+    void flattenedLayersLieOverOneAnotherAndBlend() throws Exception {
+        byte[] file = new OraFile("""
+                        <layer src="data/hidden.png" visibility="hidden"/>
+                        <layer src="data/gray.png" x="1" y="0" composite-op="svg:multiply"/>
+                        <layer src="data/red.png"/>""")
+                .with("data/gray.png", 1, 2, 0xFF808080)
+                .with("data/red.png", 2, 1, 0xFFFF4000)
+                .bytes();
+        OraReader reader = OraReader.openFlattened(file, DecodeLimits.USUAL);
+        assertThat(layers(reader))
+                .containsExactly(Raster.of(CANVAS, new int[] {0xFFFF4000, 0xFF802000, 0, 0, 0, 0xFF808080, 0, 0}));
+        assertThat(reader.notes())
+                .containsExactly(
+                        "holds layers, which lie over one another on one frame",
+                        "has a hidden layer, which was left out");
+    }
+
+    @Test
     void whatIsWrittenIsReadAgainAndIsTheSameEachTime() throws Exception {
         List<Raster> pictures =
                 List.of(Raster.filled(CANVAS, RED), Raster.filled(CANVAS, 0x80123456), Raster.filled(CANVAS, 0));

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import dobbin.raster.Affine;
 import dobbin.raster.Bounds;
 import dobbin.raster.Compositor;
+import dobbin.raster.Homography;
 import dobbin.raster.Placement;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
@@ -22,9 +23,9 @@ class LineUpTest {
     private static final Raster SCENE = SkerryPoint.sunrise(3, LARGE).get(2);
     private static final Affine TO_OTHER =
             Affine.shift(-(LARGE.width() - SIZE.width()) / 2.0, -(LARGE.height() - SIZE.height()) / 2.0);
-    private static final Raster OTHER = seen(TO_OTHER);
+    private static final Raster OTHER = seen(Homography.of(TO_OTHER));
 
-    private static Raster seen(Affine place) {
+    private static Raster seen(Homography place) {
         int[] argb = new int[(int) SIZE.area()];
         Placement.draw(SCENE, place, Bounds.all(SIZE))
                 .ifPresent(layer -> Compositor.over(layer.raster(), layer.x(), layer.y(), argb, SIZE));
@@ -56,12 +57,22 @@ class LineUpTest {
     }
 
     private static Raster still(Alignment wanted, Random random) {
-        return disturbed(seen(TO_OTHER.then(wanted.place(SIZE, SIZE).inverse())), random);
+        return disturbed(
+                seen(Homography.of(TO_OTHER).then(wanted.place(SIZE, SIZE).inverse())), random);
+    }
+
+    private static Alignment similarity(double dx, double dy, double turn, double scale) {
+        return new Alignment(
+                Homography.of(Affine.scale(scale, scale).then(Affine.turn(turn)).then(Affine.shift(dx, dy))), 1, true);
+    }
+
+    private static double upTo(double most, Random random) {
+        return (2 * random.nextDouble() - 1) * most;
     }
 
     private static double cornerError(Alignment found, Alignment wanted) {
-        Affine one = found.place(SIZE, SIZE);
-        Affine other = wanted.place(SIZE, SIZE);
+        Homography one = found.place(SIZE, SIZE);
+        Homography other = wanted.place(SIZE, SIZE);
         double sum = 0;
         for (int corner = 0; corner < 4; corner++) {
             double x = corner % 2 * SIZE.width();
@@ -75,14 +86,13 @@ class LineUpTest {
     @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12})
     void aStillIsFoundToHalfAPixelAtItsCorners(int seed) {
         Random random = new Random(seed);
-        Alignment wanted = new Alignment(
+        Alignment wanted = similarity(
                 (random.nextDouble() - 0.5) * 120,
                 (random.nextDouble() - 0.5) * 120,
                 (random.nextDouble() - 0.5) * 12,
-                0.95 + 0.1 * random.nextDouble(),
-                1,
-                true);
-        Raster still = disturbed(seen(TO_OTHER.then(wanted.place(SIZE, SIZE).inverse())), random);
+                0.95 + 0.1 * random.nextDouble());
+        Raster still = disturbed(
+                seen(Homography.of(TO_OTHER).then(wanted.place(SIZE, SIZE).inverse())), random);
         Alignment found = new LineUp(OTHER).of(still);
         assertThat(found.found()).isTrue();
         assertThat(cornerError(found, wanted))
@@ -90,10 +100,31 @@ class LineUpTest {
                 .isLessThan(0.5);
     }
 
+    /** As a page or a wall photographed by hand: its edges up to 8 % smaller or larger than its middle, and skewed. */
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12})
+    void perspectiveIsFoundToHalfAPixelWhereItIsAskedFor(int seed) {
+        Random random = new Random(seed);
+        Homography seen = Homography.keystone(upTo(0.08, random) / 320, upTo(0.08, random) / 240)
+                .then(new Affine(1 + upTo(0.02, random), upTo(0.02, random), 0, 1, 0, 0))
+                .then(similarity(upTo(40, random), upTo(40, random), upTo(5, random), 1)
+                        .onOther());
+        Alignment wanted = new Alignment(seen, 1, true);
+        Raster still = still(wanted, random);
+        Alignment found = new LineUp(OTHER, Area.ALL, Motion.PERSPECTIVE).of(still);
+        assertThat(found.found()).isTrue();
+        assertThat(cornerError(found, wanted))
+                .as("%s, wanted %s", found, wanted)
+                .isLessThan(0.5);
+        assertThat(cornerError(new LineUp(OTHER).of(still), wanted))
+                .as("shifted, turned and scaled alone")
+                .isGreaterThan(1);
+    }
+
     @Test
     void theSameStillLiesWhereItIs() {
         Alignment found = new LineUp(OTHER).of(OTHER);
-        assertThat(cornerError(found, new Alignment(0, 0, 0, 1, 1, true))).isLessThan(0.01);
+        assertThat(cornerError(found, similarity(0, 0, 0, 1))).isLessThan(0.01);
         assertThat(found.sure()).isGreaterThan(0.99);
     }
 
@@ -106,7 +137,7 @@ class LineUpTest {
         }
         Alignment noise = new LineUp(OTHER).of(Raster.of(SIZE, argb));
         assertThat(noise.found()).isFalse();
-        assertThat(noise.place(SIZE, SIZE)).isEqualTo(Affine.NONE);
+        assertThat(noise.place(SIZE, SIZE)).isEqualTo(Homography.NONE);
         assertThat(new LineUp(OTHER).of(Raster.filled(SIZE, 0xFF808080)).found())
                 .isFalse();
     }
@@ -118,7 +149,7 @@ class LineUpTest {
         assertThat(new LineUp(OTHER).of(tiny).found()).isFalse();
         Raster lower = OTHER.cut(new Bounds(0, 40, 640, 440));
         Alignment found = new LineUp(OTHER).of(lower);
-        Affine place = found.place(lower.size(), SIZE);
+        Homography place = found.place(lower.size(), SIZE);
         assertThat(place.x(0, 0)).isCloseTo(0, within(0.1));
         assertThat(place.y(0, 0)).isCloseTo(40, within(0.1));
     }
@@ -126,8 +157,9 @@ class LineUpTest {
     /** A large part of the picture goes another way; what is in the area is followed. */
     @Test
     void onlyTheAreaCounts() {
-        Alignment wanted = new Alignment(18, -11, 0, 1, 1, true);
-        Raster moved = seen(TO_OTHER.then(wanted.place(SIZE, SIZE).inverse()));
+        Alignment wanted = similarity(18, -11, 0, 1);
+        Raster moved =
+                seen(Homography.of(TO_OTHER).then(wanted.place(SIZE, SIZE).inverse()));
         int[] argb = moved.argb().clone();
         for (int y = 0; y < SIZE.height(); y++) {
             // The left two thirds lie as they do on the other one.
@@ -135,7 +167,7 @@ class LineUpTest {
         }
         Raster still = Raster.of(SIZE, argb);
         Alignment whole = new LineUp(OTHER).of(still);
-        Alignment right = new LineUp(OTHER, new Area(0.68, 0.1, 0.95, 0.9)).of(still);
+        Alignment right = new LineUp(OTHER, new Area(0.68, 0.1, 0.95, 0.9), Motion.SIMILARITY).of(still);
         assertThat(whole.dx()).isCloseTo(0, within(0.5));
         assertThat(right.dx()).isCloseTo(18, within(0.5));
         assertThat(right.dy()).isCloseTo(-11, within(0.5));

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import dobbin.raster.Affine;
+import dobbin.raster.Homography;
 import dobbin.raster.Size;
 import dobbin.reel.Aligned;
 import dobbin.reel.Fit;
@@ -24,7 +25,7 @@ class SteadyingTest {
         return Collections.nCopies(count, new Still("a".repeat(64), "Crossing.webm", SIZE, Fit.USUAL));
     }
 
-    private static List<Optional<Step>> steps(List<Affine> camera) {
+    private static List<Optional<Step>> steps(List<Homography> camera) {
         return IntStream.range(0, camera.size())
                 .mapToObj(i -> i == 0
                         ? Optional.<Step>empty()
@@ -34,7 +35,7 @@ class SteadyingTest {
     }
 
     /** @return how far the middle of each picture jumps from the way between its neighbors, in the mean */
-    private static double shake(List<Affine> camera) {
+    private static double shake(List<Homography> camera) {
         double sum = 0;
         for (int i = 1; i + 1 < camera.size(); i++) {
             sum += Math.hypot(
@@ -44,15 +45,15 @@ class SteadyingTest {
         return sum / (camera.size() - 2);
     }
 
-    private static double x(List<Affine> camera, int i) {
+    private static double x(List<Homography> camera, int i) {
         return camera.get(i).x(320, 180);
     }
 
-    private static double y(List<Affine> camera, int i) {
+    private static double y(List<Homography> camera, int i) {
         return camera.get(i).y(320, 180);
     }
 
-    private static List<Affine> after(List<Affine> camera, List<Aligned> moved) {
+    private static List<Homography> after(List<Homography> camera, List<Aligned> moved) {
         return IntStream.range(0, camera.size())
                 .mapToObj(i -> moved.get(i).place(SIZE).inverse().then(camera.get(i)))
                 .toList();
@@ -61,21 +62,21 @@ class SteadyingTest {
     @Test
     void shakingGoesAndThePanStays() {
         Random random = new Random(3);
-        List<Affine> camera = new ArrayList<>();
+        List<Homography> camera = new ArrayList<>();
         for (int i = 0; i < 60; i++) {
-            camera.add(Aligned.of(Affine.turn(random.nextGaussian() * 0.4), SIZE, 1)
+            camera.add(Aligned.of(Homography.of(Affine.turn(random.nextGaussian() * 0.4)), SIZE, 1)
                     .place(SIZE)
                     .then(Affine.shift(4 * i + 5 * random.nextGaussian(), 5 * random.nextGaussian())));
         }
-        List<Affine> steady = after(camera, Steadying.steadied(stills(60), steps(camera)));
+        List<Homography> steady = after(camera, Steadying.steadied(stills(60), steps(camera)));
         assertThat(shake(steady.subList(8, 52))).isLessThan(shake(camera.subList(8, 52)) / 6);
         assertThat(x(steady, 50) - x(steady, 10)).as("it pans as far").isCloseTo(160, within(12.0));
     }
 
     @Test
     void aWayThatGoesOnEvenlyStaysAsItIs() {
-        List<Affine> camera = IntStream.range(0, 30)
-                .mapToObj(i -> Affine.shift(3 * i, -2 * i))
+        List<Homography> camera = IntStream.range(0, 30)
+                .mapToObj(i -> Homography.of(Affine.shift(3 * i, -2 * i)))
                 .toList();
         assertThat(Steadying.steadied(stills(30), steps(camera))).allSatisfy(aligned -> {
             assertThat(aligned.dx()).isCloseTo(0, within(1e-6));
@@ -85,10 +86,10 @@ class SteadyingTest {
 
     @Test
     void nothingIsSmoothedAcrossACut() {
-        List<Affine> camera = Collections.nCopies(12, Affine.NONE);
+        List<Homography> camera = Collections.nCopies(12, Homography.NONE);
         List<Optional<Step>> steps = new ArrayList<>(steps(camera));
         steps.set(6, Optional.empty());
-        steps.set(7, Optional.of(new Step(Affine.shift(30, 0), 0.9)));
+        steps.set(7, Optional.of(new Step(Homography.of(Affine.shift(30, 0)), 0.9)));
         List<Aligned> moved = Steadying.steadied(stills(12), steps);
         assertThat(moved.subList(0, 6))
                 .allSatisfy(aligned -> assertThat(aligned.dx()).isCloseTo(0, within(1e-9)));

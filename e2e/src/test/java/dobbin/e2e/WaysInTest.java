@@ -9,16 +9,19 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
+import dobbin.ora.OraWriter;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.skerry.SkerryPoint;
 import dobbin.still.PngWriter;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Base64;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
@@ -203,12 +206,18 @@ class WaysInTest {
         page.keyboard().press("Enter");
         sheet.awaitUndo("Line up frame 2");
         assertThat(ask("frames[1].content.aligned.turn")).isEqualTo(1.5);
+        page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Right edge smaller"))
+                .fill("12.5");
+        page.keyboard().press("Enter");
+        page.waitForCondition(
+                () -> ask("frames[1].content.aligned.perspective.across").equals(0.125));
         sheet.button("Lay it back").click();
         sheet.awaitUndo("Lay frame 2 back as it was");
         assertThat(page.getByText(Pattern.compile("lined up \\d+ %"))).hasCount(6);
-        sheet.button("Undo").click();
-        sheet.button("Undo").click();
-        sheet.awaitUndo("Line up 8 frames");
+        for (String left : List.of("Line up frame 2", "Line up frame 2", "Line up 8 frames")) {
+            sheet.button("Undo").click();
+            sheet.awaitUndo(left);
+        }
         sheet.button("Undo").click();
         assertThat(page.getByText(Pattern.compile("lined up \\d+ %"))).hasCount(0);
         assertThat(ask("canvas.width")).isEqualTo(960);
@@ -232,6 +241,18 @@ class WaysInTest {
         page.locator(".v-dialog button[type=submit]").click();
         assertThat(page.getByText("2 frames lie on frame 2.")).isVisible();
         assertThat(page.getByText(Pattern.compile("lined up \\d+ %"))).hasCount(2);
+    }
+
+    @Test
+    void perspectiveIsFoundWhereItIsAskedFor() {
+        openHandHeld();
+        sheet.chooseFrames(1, 2);
+        page.keyboard().press("u");
+        page.getByLabel("Perspective too, for a page or a wall seen from the side")
+                .click();
+        page.locator(".v-dialog button[type=submit]").click();
+        assertThat(page.getByText("1 frame lies on frame 1.")).isVisible();
+        assertThat(ask("frames[1].content.aligned.perspective.across !== 0")).isEqualTo(true);
     }
 
     @Test
@@ -268,6 +289,16 @@ class WaysInTest {
         sheet.choose("Pace by date…");
         sheet.answer("Total", "1000", "Pace");
         sheet.awaitDelays("200 ms", "400 ms", "400 ms");
+    }
+
+    @Test
+    void aPlateIsOfferedToBeCut() {
+        sheet.choose(new FilePayload(
+                "Gull plate.png", "image/png", SkerryPoint.gullPlate().bytes()));
+        assertThat(page.getByText("“Gull plate.png” seems to hold 10 drawings."))
+                .isVisible();
+        sheet.button("Cut it").click();
+        assertThat(page.locator(".thumb")).hasCount(10);
     }
 
     private void openPlate() {
@@ -370,6 +401,22 @@ class WaysInTest {
         sheet.button("Cancel").click();
         assertThat(sheet.cards()).hasCount(1);
         assertThat(ask("frames[0].name")).isEqualTo("Tide 1.png");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"A frame for each layer, 2", "One frame, 1"})
+    void ofALayeredFileOneSaysWhatBecomesOfItsLayers(String what, int frames) throws Exception {
+        Size size = new Size(8, 6);
+        Iterator<Raster> layers = List.of(Raster.filled(size, 0xFFB23E28), Raster.filled(size, 0xFF2B6F86))
+                .iterator();
+        ByteArrayOutputStream file = new ByteArrayOutputStream();
+        OraWriter.write(size, () -> layers.hasNext() ? layers.next() : null, file);
+        sheet.choose(new FilePayload("Flag.ora", "image/openraster", file.toByteArray()));
+        page.getByLabel(what).click();
+        sheet.button("Bring in").click();
+        assertThat(sheet.cards()).hasCount(frames);
+        List<Raster> drawings = new Easel(page).drawings();
+        assertThat(drawings.get(frames - 1).pixel(4, 3)).isEqualTo(0xFF2B6F86);
     }
 
     @Test

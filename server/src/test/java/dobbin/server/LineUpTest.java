@@ -57,7 +57,8 @@ class LineUpTest {
     private static Answer begin(JsonNode reel, String frames, int to, String edges, String area) {
         return server.post(
                 "/api/reels/" + reel.get("id").asString() + "/line-ups",
-                "{\"frames\":[" + frames + "],\"to\":" + to + ",\"edges\":\"" + edges + "\",\"area\":" + area + "}");
+                "{\"frames\":[" + frames + "],\"to\":" + to + ",\"edges\":\"" + edges + "\",\"area\":" + area
+                        + ",\"motion\":\"SIMILARITY\"}");
     }
 
     private static JsonNode ended(Answer begun) throws InterruptedException {

@@ -1,6 +1,7 @@
 package dobbin.server.lining;
 
 import dobbin.raster.Bounds;
+import dobbin.register.Motion;
 import dobbin.server.jobs.Job;
 import dobbin.server.reels.ReelView;
 import java.util.List;
@@ -27,8 +28,9 @@ class LineUpController {
      * @param to the id of the frame they are lined up to, which is one of them and stays as it is; 0 to take out shaking
      *     alone and keep what pans
      * @param area the part of the canvas they are lined up by; of no width for all of it
+     * @param motion how the camera may have moved; to take out shaking it is always {@code SIMILARITY}
      */
-    record LineUpRequest(List<Integer> frames, int to, Edges edges, Box area) {}
+    record LineUpRequest(List<Integer> frames, int to, Edges edges, Box area, Motion motion) {}
 
     /** A part of the canvas, in pixels. */
     record Box(int x, int y, int width, int height) {
@@ -56,7 +58,8 @@ class LineUpController {
                                 wanted.frames(),
                                 wanted.to(),
                                 wanted.edges(),
-                                wanted.area().bounds()))
+                                wanted.area().bounds(),
+                                wanted.motion()))
                 .view();
     }
 }

@@ -17,6 +17,7 @@ import dobbin.reel.Light;
 import dobbin.reel.Reel;
 import dobbin.reel.Still;
 import dobbin.register.Area;
+import dobbin.register.Motion;
 import dobbin.render.EvenLight;
 import dobbin.render.LiningUp;
 import dobbin.render.Steadying;
@@ -70,7 +71,7 @@ class LineUps {
     private record Found(Shown shown, Optional<Aligned> place) {}
 
     /** @param part of the canvas they are lined up by; empty for all of it */
-    Job begin(String id, List<Integer> frames, int to, Edges edges, Bounds part) {
+    Job begin(String id, List<Integer> frames, int to, Edges edges, Bounds part, Motion motion) {
         Reel reel = reels.open(id).reel();
         List<Shown> stills = stills(reel, frames);
         Shown other = stills.stream()
@@ -86,7 +87,7 @@ class LineUps {
                         .orElseThrow(() -> new EditRejected(
                                 "area", "must show at least a tenth of the width and of the height of the still"));
         return jobs.start("Line up " + reel.name(), view -> hub.publish(id, "job", view), progress -> {
-            List<Found> found = found(stills, other, area, reel.canvas(), progress);
+            List<Found> found = found(stills, other, area, motion, reel.canvas(), progress);
             move(id, found, other, edges);
             return sentence(found, other);
         });
@@ -140,8 +141,10 @@ class LineUps {
                 : Optional.empty();
     }
 
-    private List<Found> found(List<Shown> stills, Shown other, Area area, Size canvas, Progress progress) {
-        LiningUp liningUp = turns.call(Urgency.LATER, () -> new LiningUp(other.still(), area, canvas, pictures));
+    private List<Found> found(
+            List<Shown> stills, Shown other, Area area, Motion motion, Size canvas, Progress progress) {
+        LiningUp liningUp =
+                turns.call(Urgency.LATER, () -> new LiningUp(other.still(), area, motion, canvas, pictures));
         return inParallel(stills, each -> new Found(each, liningUp.of(each.still())), progress);
     }
 

@@ -1,7 +1,7 @@
 package dobbin.server.pictures;
 
 import dobbin.edit.NewStill;
-import dobbin.gather.FileOpener;
+import dobbin.gather.Choices;
 import dobbin.reel.Ranges;
 import dobbin.server.Settings;
 import dobbin.server.web.Failures;
@@ -87,7 +87,7 @@ class PictureController {
 
     /**
      * The body is the file as it is; a picture that can be drawn at any size is drawn with {@code side} pixels on its longer
-     * side, or 0 for its own size. Where reading takes a while, the answer begins with blanks: so the server learns when
+     * side, or 0 for its own size; and a file of layers becomes one picture where it is to be {@code flattened}. Where reading takes a while, the answer begins with blanks: so the server learns when
      * nobody waits for it any more, and stops.
      */
     @PostMapping(path = "/api/pictures", consumes = "application/octet-stream", produces = "application/json")
@@ -95,11 +95,12 @@ class PictureController {
     void take(
             @RequestParam String name,
             @RequestParam(defaultValue = "0") @Min(0) @Max(StillReader.WORKING_SIDE) int side,
+            @RequestParam(defaultValue = "false") boolean flattened,
             HttpServletRequest request,
             HttpServletResponse response)
             throws IOException {
-        Ranges.check("side", side, FileOpener.OWN_SIZE, StillReader.WORKING_SIDE);
-        Reading.UnderWay underWay = reading.begin(incoming(request, name), name, side);
+        Ranges.check("side", side, Choices.OWN_SIZE, StillReader.WORKING_SIDE);
+        Reading.UnderWay underWay = reading.begin(incoming(request, name), name, new Choices(side, flattened));
         response.setContentType(MediaType.APPLICATION_JSON_VALUE);
         ServletOutputStream out = response.getOutputStream();
         try {

@@ -1,6 +1,7 @@
 package dobbin.server.pictures;
 
 import dobbin.edit.NewStill;
+import dobbin.gather.Choices;
 import dobbin.gather.FileOpener;
 import dobbin.gather.Gathered;
 import dobbin.gather.Opened;
@@ -73,16 +74,16 @@ public class PictureLibrary implements Pictures {
 
     /** Reads a file that is in memory anyhow. */
     public TakenFile take(byte[] file, String name) throws UnreadablePicture {
-        return take(Incoming.of(file), name, FileOpener.OWN_SIZE, Checkpoint.NONE);
+        return take(Incoming.of(file), name, Choices.USUAL, Checkpoint.NONE);
     }
 
     /**
      * Reads a file, unless its picture is here already. Waits until there is memory for it.
      *
-     * @param longerSide of a picture that can be drawn at any size, or {@link FileOpener#OWN_SIZE}
+     * @param choices of whoever brings it in
      * @throws java.util.concurrent.CancellationException from {@code checkpoint}
      */
-    TakenFile take(Incoming incoming, String name, int longerSide, Checkpoint checkpoint) throws UnreadablePicture {
+    TakenFile take(Incoming incoming, String name, Choices choices, Checkpoint checkpoint) throws UnreadablePicture {
         PictureInfo known = store.infos(List.of(incoming.name())).get(incoming.name());
         if (known != null) {
             store.touch(known.id());
@@ -90,7 +91,7 @@ public class PictureLibrary implements Pictures {
         }
         data.needRoom(incoming.size());
         long bytes = bytesToRead(incoming, checkpoint);
-        return budget.during(bytes, checkpoint::check, () -> read(incoming.bytes(), name, longerSide, checkpoint));
+        return budget.during(bytes, checkpoint::check, () -> read(incoming.bytes(), name, choices, checkpoint));
     }
 
     /** @return whether reading it takes little of everything; an animation may take any time */
@@ -118,10 +119,10 @@ public class PictureLibrary implements Pictures {
         return bytes;
     }
 
-    private TakenFile read(byte[] file, String name, int longerSide, Checkpoint checkpoint) throws UnreadablePicture {
+    private TakenFile read(byte[] file, String name, Choices choices, Checkpoint checkpoint) throws UnreadablePicture {
         FileKind kind = FileKind.of(file);
         List<NewStill> stills = new ArrayList<>();
-        Opened opened = FileOpener.open(file, longerSide, limits, checkpoint, still -> {
+        Opened opened = FileOpener.open(file, choices, limits, checkpoint, still -> {
             PictureInfo kept = still.alone() ? keepFile(still, file, kind) : keepFrame(still);
             stills.add(still(kept, name, still.delayMillis()));
         });

@@ -1,5 +1,6 @@
 package dobbin.server.pictures;
 
+import dobbin.gather.Choices;
 import dobbin.server.Settings;
 import dobbin.server.web.Refused;
 import dobbin.still.Checkpoint;
@@ -46,7 +47,7 @@ class Reading {
             unwanted.set(true);
         }
 
-        private void read(Incoming incoming, String name, int longerSide) {
+        private void read(Incoming incoming, String name, Choices choices) {
             long begun = System.nanoTime();
             Checkpoint checkpoint = () -> {
                 if (unwanted.get()) {
@@ -59,7 +60,7 @@ class Reading {
             };
             try (incoming) {
                 checkpoint.check();
-                result.complete(library.take(incoming, name, longerSide, checkpoint));
+                result.complete(library.take(incoming, name, choices, checkpoint));
             } catch (CancellationException e) {
                 result.completeExceptionally(new UnreadablePicture(e.getMessage(), e));
             } catch (UnreadablePicture | RuntimeException | OutOfMemoryError e) {
@@ -69,10 +70,10 @@ class Reading {
     }
 
     /** @param incoming is closed in the end */
-    UnderWay begin(Incoming incoming, String name, int longerSide) {
+    UnderWay begin(Incoming incoming, String name, Choices choices) {
         UnderWay reading = new UnderWay();
         try {
-            (library.isSmall(incoming) ? small : large).execute(() -> reading.read(incoming, name, longerSide));
+            (library.isSmall(incoming) ? small : large).execute(() -> reading.read(incoming, name, choices));
         } catch (RejectedExecutionException e) {
             incoming.close();
             throw new Refused(HttpStatus.SERVICE_UNAVAILABLE, "Dobbin is being stopped.");

@@ -14,6 +14,7 @@ import dobbin.reel.Fit;
 import dobbin.reel.Framing;
 import dobbin.reel.Ink;
 import dobbin.reel.Light;
+import dobbin.reel.Perspective;
 import dobbin.reel.Run;
 import dobbin.reel.Still;
 import java.util.ArrayList;
@@ -39,10 +40,11 @@ import tools.jackson.databind.node.ObjectNode;
  *       stills placed where a crop of the canvas left them
  *   <li>ink on frames, and swatches to draw with
  *   <li>stills that are lined up and in even light, and when they were taken
+ *   <li>perspective of stills that are lined up
  * </ol>
  */
 final class Upgrades {
-    static final int CURRENT = 9;
+    static final int CURRENT = 10;
 
     private final JsonMapper json;
 
@@ -81,6 +83,9 @@ final class Upgrades {
         }
         if (format < 9) {
             eachStill(reel, this::toNinth);
+        }
+        if (format < 10) {
+            eachStill(reel, this::toTenth);
         }
         return reel;
     }
@@ -161,6 +166,10 @@ final class Upgrades {
         still.put("taken", Still.NO_TIME);
         still.set("aligned", json.valueToTree(Aligned.NONE));
         still.set("light", json.valueToTree(Light.AS_IT_IS));
+    }
+
+    private void toTenth(ObjectNode still) {
+        ((ObjectNode) still.get("aligned")).set("perspective", json.valueToTree(Perspective.NONE));
     }
 
     /** Changes the stills of frames, of those that fade too, and the backdrop's. */

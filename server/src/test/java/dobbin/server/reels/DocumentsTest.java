@@ -19,6 +19,7 @@ import dobbin.reel.ContentName;
 import dobbin.reel.Cutout;
 import dobbin.reel.Encoding;
 import dobbin.reel.Fit;
+import dobbin.reel.Light;
 import dobbin.reel.Reel;
 import dobbin.reel.Still;
 import dobbin.reel.Tracks;
@@ -62,7 +63,8 @@ class DocumentsTest {
         "5, The evening crossing",
         "6, The evening crossing",
         "7, The evening crossing",
-        "8, The evening crossing"
+        "8, The evening crossing",
+        "9, The evening crossing"
     })
     void everyFormThatWasEverStoredIsOpenedAndDelivered(int format, String name) throws Exception {
         Reel reel = documents().read(stored(format));
@@ -108,6 +110,15 @@ class DocumentsTest {
             assertThat(still.taken()).isEqualTo(Still.NO_TIME);
         });
         assertThat(reel.frames().get(1).ink().y()).isEqualTo(-8);
+    }
+
+    @Test
+    void stillsOfTheNinthFormLieWhereTheyWereLinedUp() throws Exception {
+        Reel reel = documents().read(stored(9));
+        assertThat(reel.frames().get(0).content()).isInstanceOfSatisfying(Still.class, still -> {
+            assertThat(still.aligned()).isEqualTo(new Aligned(3.5, -2.25, 1.5, 1.02, 0.88));
+            assertThat(still.light()).isEqualTo(new Light(1.05, -0.01));
+        });
     }
 
     @Test
