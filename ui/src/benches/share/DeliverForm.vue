@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiDownload, mdiGiftOutline } from '@mdi/js'
-import { computed, ref, watch } from 'vue'
+import { computed, watch } from 'vue'
 import { limits } from '@/api/limits'
 import type { JobView, ReelView } from '@/api/types'
 import { useReel } from '@/reel/store'
@@ -8,7 +8,8 @@ import { useReel } from '@/reel/store'
 const props = defineProps<{ reel: ReelView; job: JobView | null; busy: boolean }>()
 const emit = defineEmits<{ deliver: [name: string, download: boolean]; stop: [] }>()
 
-const name = ref('')
+/** Of the file, without its ending: the reel's, until someone writes another. */
+const name = defineModel<string>('name', { required: true })
 watch(
   () => props.reel.name,
   (reelName, before) => {

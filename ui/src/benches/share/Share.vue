@@ -9,6 +9,8 @@ import { useReel } from '@/reel/store'
 import DeliverForm from './DeliverForm.vue'
 import DeliveryList from './DeliveryList.vue'
 import FileStage from './FileStage.vue'
+import FormsPanel from './FormsPanel.vue'
+import HtmlDialog from './HtmlDialog.vue'
 import PlaysField from './PlaysField.vue'
 import SetOnSlim from './SetOnSlim.vue'
 import type { ShownFile } from './FileStage.vue'
@@ -17,6 +19,10 @@ const store = useReel()
 const deliveries = shallowRef<DeliveryView[]>([])
 /** The delivery that is looked at beside the file as set now, or null. */
 const chosen = ref<string | null>(null)
+/** What files are called, without their endings. */
+const name = ref('')
+/** Whether what is pasted into a page is shown. */
+const onPage = ref(false)
 const jobId = ref<string | null>(null)
 /** Whether what is being delivered is to be saved by the browser. */
 const downloads = ref(false)
@@ -134,7 +140,9 @@ watch(
     <section class="making" aria-label="How the file is made">
       <set-on-slim />
       <plays-field />
-      <deliver-form :reel="store.reel" :job="job" :busy="delivering" @deliver="deliver" @stop="stop" />
+      <deliver-form v-model:name="name" :reel="store.reel" :job="job" :busy="delivering" @deliver="deliver" @stop="stop" />
+      <forms-panel :name="name" @html="onPage = true" />
+      <html-dialog v-model="onPage" :name="name" />
     </section>
     <file-stage :files="shown" :empty="store.frames.length === 0" :problem="store.weight?.problem ?? ''" />
     <section class="delivered" aria-label="Deliveries">

@@ -20,6 +20,7 @@ class FloorsTest {
             "lettering",
             "still",
             "apng",
+            "sheet",
             "ora",
             "register",
             "plate",
@@ -33,6 +34,7 @@ class FloorsTest {
             "edit",
             "render",
             "slim",
+            "form",
             "inspect",
             "skerry");
     private static final JavaClasses CORE =

@@ -38,8 +38,9 @@ import tools.jackson.databind.json.JsonMapper;
 /** A folder of stills to a GIF: the very bytes the application would deliver with the same settings. */
 @Command(
         name = "make",
-        description = "Makes a looping GIF of a folder's stills, in counting order of their names; or, as OUT.ora, an"
-                + " OpenRaster file with a layer for each frame.")
+        description =
+                "Makes a looping GIF of a folder's stills, in counting order of their names; or another form of the"
+                        + " loop, by the ending of OUT.")
 final class Make implements Callable<Integer> {
     @Spec
     private CommandSpec spec;
@@ -47,7 +48,12 @@ final class Make implements Callable<Integer> {
     @Parameters(paramLabel = "FOLDER", description = "where the stills are")
     private Path folder;
 
-    @Parameters(paramLabel = "OUT", description = "the file to write, ending in .gif or .ora")
+    @Parameters(
+            paramLabel = "OUT",
+            description =
+                    "the file to write: .gif; .png an animated PNG; .zip numbered PNG stills; .sheet.png a sheet with"
+                            + " .sheet.json beside it; .still.png one still; .ora a layer for each frame; .html a page with its GIF"
+                            + " and still beside it; .example.html a page that holds all it needs")
     private Path out;
 
     @Option(
@@ -87,6 +93,9 @@ final class Make implements Callable<Integer> {
             description = "also tries a spread of settings and writes what each weighs and how it looks")
     private Path explored;
 
+    @Mixin
+    private FormOptions forms;
+
     @Option(names = "--repeat", paramLabel = "N", description = "how often to encode, for the time (1)")
     private int repeat = 1;
 
@@ -124,8 +133,9 @@ final class Make implements Callable<Integer> {
         if (repeat < 1 || repeat > 1000) {
             throw new EditRejected("--repeat", "must be from 1 to 1,000");
         }
-        OutFile file = OutFile.of(out);
-        StillsFolder stills = StillsFolder.read(folder, file, spec.commandLine().getErr());
+        FormFiles files = FormFiles.of(out);
+        StillsFolder stills =
+                StillsFolder.read(folder, files, spec.commandLine().getErr());
         if (stills.stills().isEmpty()) {
             throw new EditRejected(folder.toString(), "holds no picture that can be read");
         }
@@ -134,12 +144,15 @@ final class Make implements Callable<Integer> {
             stills.lineUp(liningUp, report, spec.commandLine().getErr());
         }
         Reel reel = reel(stills);
-        if (OutFile.isLayered(out)) {
-            say(LayeredFile.write(reel, stills.pictures(), file));
-            return 0;
+        if (budget != null && !files.holdGif()) {
+            throw new EditRejected("--budget", "is for a GIF, or a page with one");
         }
         if (explored != null || budget != null) {
             reel = settled(reel, stills.pictures(), budgetBytes);
+        }
+        if (!files.areGif()) {
+            say(files.write(reel, stills.pictures(), forms.sheet()));
+            return 0;
         }
         Meter meter = new Meter();
         Slim slim = new Slim(FrameThreads.ALL, meter, Memory.NONE);
@@ -150,7 +163,7 @@ final class Make implements Callable<Integer> {
             delivered = slim.deliver(reel, stills.pictures(), Progress.NONE);
             readings.add(meter.read());
         }
-        file.write(delivered.bytes());
+        files.main().write(delivered.bytes());
         if (report) {
             FrameReport.print(delivered, spec.commandLine().getErr());
         }
@@ -227,7 +240,7 @@ final class Make implements Callable<Integer> {
         if (plays != null) {
             reel = Edit.apply(new SetPlays(playsAsNumber()), reel);
         }
-        return Edit.apply(delivery.of(reel), reel);
+        return Edit.apply(delivery.of(reel), Edit.apply(forms.of(reel), reel));
     }
 
     private int playsAsNumber() {

@@ -1,13 +1,14 @@
 package dobbin.cli;
 
 import dobbin.edit.EditRejected;
+import java.io.BufferedOutputStream;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.LinkOption;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
-import java.util.Locale;
 import java.util.UUID;
 
 /**
@@ -23,26 +24,13 @@ final class OutFile {
         this.target = target;
     }
 
-    /** @throws EditRejected where the name means another kind of file, or what lies there is no ordinary file */
+    /** @throws EditRejected where what lies there is no ordinary file */
     static OutFile of(Path out) throws IOException {
-        if (!endsWith(out, ".gif") && !isLayered(out)) {
-            throw new EditRejected(
-                    out.toString(),
-                    "must end in .gif for a GIF, or in .ora for an OpenRaster file with a layer a frame");
-        }
         Path target = through(out);
         if (Files.exists(target) && !Files.isRegularFile(target)) {
             throw new EditRejected(out.toString(), "is there and is no ordinary file");
         }
         return new OutFile(target);
-    }
-
-    static boolean isLayered(Path out) {
-        return endsWith(out, ".ora");
-    }
-
-    private static boolean endsWith(Path out, String ending) {
-        return out.toString().toLowerCase(Locale.ROOT).endsWith(ending);
     }
 
     /** @return whether {@code file} is the one that is written */
@@ -51,11 +39,44 @@ final class OutFile {
     }
 
     void write(byte[] bytes) throws IOException {
-        Path part = target.resolveSibling("." + target.getFileName() + "." + UUID.randomUUID() + ".part");
-        try {
-            Files.write(part, bytes, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE);
+        try (Part part = begin()) {
+            part.out().write(bytes);
+            part.keep();
+        }
+    }
+
+    /** @return the file as it is written, to be kept or thrown away */
+    Part begin() throws IOException {
+        return new Part(target);
+    }
+
+    /** A file beside where it goes. */
+    static final class Part implements AutoCloseable {
+        private final Path target;
+        private final Path part;
+        private final OutputStream out;
+
+        private Part(Path target) throws IOException {
+            this.target = target;
+            this.part = target.resolveSibling("." + target.getFileName() + "." + UUID.randomUUID() + ".part");
+            this.out = new BufferedOutputStream(
+                    Files.newOutputStream(part, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE));
+        }
+
+        OutputStream out() {
+            return out;
+        }
+
+        /** Moves it to its place, whole. @return how many bytes it has */
+        long keep() throws IOException {
+            out.close();
             Files.move(part, target, StandardCopyOption.REPLACE_EXISTING);
-        } finally {
+            return Files.size(target);
+        }
+
+        @Override
+        public void close() throws IOException {
+            out.close();
             Files.deleteIfExists(part);
         }
     }

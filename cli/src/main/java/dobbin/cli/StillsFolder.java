@@ -34,15 +34,15 @@ final class StillsFolder {
     /**
      * Reads what is a picture; says on {@code problems}, a line each, which files are none.
      *
-     * @param out the file that is written in the end, which is no input though it may lie there; null for none
+     * @param out the files that are written in the end, which are no input though they may lie there; null for none
      */
-    static StillsFolder read(Path folder, OutFile out, PrintWriter problems) throws IOException {
+    static StillsFolder read(Path folder, FormFiles out, PrintWriter problems) throws IOException {
         if (!Files.isDirectory(folder)) {
             throw new NotDirectoryException(folder + " is not a folder");
         }
         StillsFolder read = new StillsFolder();
         for (Path file : filesOf(folder)) {
-            if (out != null && out.is(file)) {
+            if (out != null && out.have(file)) {
                 continue;
             }
             try {

@@ -87,7 +87,7 @@ class CommandsTest {
         Path layered = folder.resolve("loop.ora");
         Said made = said("make", stills.toString(), layered.toString(), "--width", "15");
         assertThat(made.status()).isZero();
-        assertThat(made.out()).contains("\"layers\":3,\"width\":15,\"height\":10,\"bytes\":" + Files.size(layered));
+        assertThat(made.out()).contains("\"frames\":3,\"width\":15,\"height\":10,\"bytes\":" + Files.size(layered));
         Path unpacked = folder.resolve("layers");
         Said again = said("unpack", layered.toString(), unpacked.toString());
         assertThat(again.status()).isZero();
@@ -285,7 +285,7 @@ class CommandsTest {
 
     @Test
     void aNameThatMeansAnotherKindOfFileIsRefused() throws Exception {
-        for (String name : List.of("loop.png", "loop.zip", "loop")) {
+        for (String name : List.of("loop.webp", "loop.mp4", "loop")) {
             Said refused = said("make", stills.toString(), folder.resolve(name).toString());
             assertThat(refused.status()).isEqualTo(2);
             assertThat(refused.err()).contains("must end in .gif");

@@ -1,7 +1,6 @@
 package dobbin.apng;
 
 import dobbin.apng.FrameControl.Disposal;
-import dobbin.apng.PngChunks.Chunk;
 import dobbin.raster.Bounds;
 import dobbin.raster.Compositor;
 import dobbin.raster.Raster;
@@ -9,6 +8,8 @@ import dobbin.raster.Size;
 import dobbin.still.Checkpoint;
 import dobbin.still.DecodeLimits;
 import dobbin.still.FileKind;
+import dobbin.still.PngChunks;
+import dobbin.still.PngChunks.Chunk;
 import dobbin.still.PngWriter;
 import dobbin.still.Series;
 import dobbin.still.StillReader;

@@ -1,8 +1,8 @@
 package dobbin.apng;
 
-import dobbin.apng.PngChunks.Chunk;
 import dobbin.raster.Bounds;
 import dobbin.raster.Size;
+import dobbin.still.PngChunks.Chunk;
 import dobbin.still.UnreadablePicture;
 
 /**

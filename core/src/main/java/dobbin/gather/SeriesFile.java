@@ -6,6 +6,7 @@ import dobbin.gif.GifFrame;
 import dobbin.gif.GifReader;
 import dobbin.ora.OraReader;
 import dobbin.raster.Size;
+import dobbin.sheet.SheetReader;
 import dobbin.still.DecodeLimits;
 import dobbin.still.FileKind;
 import dobbin.still.Series;
@@ -15,7 +16,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 
-/** Opens a file of several pictures: a GIF, an animated PNG, or an OpenRaster file. */
+/** Opens a file of several pictures: a GIF, an animated PNG, a sheet, or an OpenRaster file. */
 public final class SeriesFile {
     /** The canvas, what is laid on it, what it was before, and a copy. */
     private static final long BYTES_A_PIXEL = 16;
@@ -24,7 +25,10 @@ public final class SeriesFile {
 
     /** @param head the file, or its first 64 KB */
     public static boolean isOne(byte[] head) {
-        return FileKind.of(head) == FileKind.GIF || ApngReader.isOne(head) || OraReader.isOne(head);
+        return FileKind.of(head) == FileKind.GIF
+                || ApngReader.isOne(head)
+                || SheetReader.isOne(head)
+                || OraReader.isOne(head);
     }
 
     /**
@@ -34,6 +38,9 @@ public final class SeriesFile {
     public static Series open(byte[] file, boolean flattened, DecodeLimits limits) throws UnreadablePicture {
         if (ApngReader.isOne(file)) {
             return ApngReader.open(file, limits);
+        }
+        if (SheetReader.isOne(file)) {
+            return SheetReader.open(file, limits);
         }
         if (OraReader.isOne(file)) {
             return flattened ? OraReader.openFlattened(file, limits) : OraReader.open(file, limits);
@@ -49,6 +56,9 @@ public final class SeriesFile {
     static long bytesToRead(byte[] file, DecodeLimits limits) throws UnreadablePicture {
         if (OraReader.isOne(file)) {
             return OraReader.bytesToRead(file, limits);
+        }
+        if (SheetReader.isOne(file)) {
+            return StillReader.head(file, limits).bytes();
         }
         if (ApngReader.isOne(file)) {
             StillReader.Head head = StillReader.head(file, limits);

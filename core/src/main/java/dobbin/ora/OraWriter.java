@@ -3,29 +3,22 @@ package dobbin.ora;
 import dobbin.raster.Raster;
 import dobbin.raster.Resampler;
 import dobbin.raster.Size;
+import dobbin.still.PlainZip;
 import dobbin.still.PngWriter;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
-import java.util.Calendar;
-import java.util.GregorianCalendar;
-import java.util.zip.CRC32;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipOutputStream;
 
 /** Writes pictures as the layers of an OpenRaster file, one after the other; the same pictures give the same bytes. */
 public final class OraWriter {
     private static final int THUMBNAIL_SIDE = 256;
-    /** One day for all files, by whatever clock: a zip has local times, from 1980 on. */
-    private static final long THEN = new GregorianCalendar(1980, Calendar.FEBRUARY, 1).getTimeInMillis();
-
-    private final ZipOutputStream zip;
+    private final PlainZip zip;
     private final Size size;
     private final StringBuilder layers = new StringBuilder();
     private int count;
     private Raster first;
 
-    private OraWriter(Size size, ZipOutputStream zip) {
+    private OraWriter(Size size, PlainZip zip) {
         this.size = size;
         this.zip = zip;
     }
@@ -38,9 +31,9 @@ public final class OraWriter {
 
     /** @param out receives the file and stays open */
     public static void write(Size size, Pictures pictures, OutputStream out) throws IOException {
-        ZipOutputStream zip = new ZipOutputStream(out);
+        PlainZip zip = new PlainZip(out);
         OraWriter writer = new OraWriter(size, zip);
-        writer.stored("mimetype", OraZip.MIME_TYPE.getBytes(StandardCharsets.US_ASCII));
+        zip.stored("mimetype", OraZip.MIME_TYPE.getBytes(StandardCharsets.US_ASCII));
         for (Raster picture = pictures.next(); picture != null; picture = pictures.next()) {
             writer.layer(picture);
         }
@@ -51,7 +44,7 @@ public final class OraWriter {
         count++;
         first = count == 1 ? picture : first;
         String name = String.format("data/frame-%04d.png", count);
-        stored(name, PngWriter.bytes(picture));
+        zip.stored(name, PngWriter.bytes(picture));
         // The uppermost comes first.
         layers.insert(
                 0,
@@ -68,34 +61,12 @@ public final class OraWriter {
                 %s  </stack>
                 </image>
                 """.formatted(size.width(), size.height(), layers);
-        packed(OraZip.STACK, stack.getBytes(StandardCharsets.UTF_8));
+        zip.packed(OraZip.STACK, stack.getBytes(StandardCharsets.UTF_8));
         if (first != null) {
-            stored("mergedimage.png", PngWriter.bytes(first));
+            zip.stored("mergedimage.png", PngWriter.bytes(first));
             Size small = size.reducedTo(THUMBNAIL_SIDE);
-            stored("Thumbnails/thumbnail.png", PngWriter.bytes(Resampler.resize(first, small)));
+            zip.stored("Thumbnails/thumbnail.png", PngWriter.bytes(Resampler.resize(first, small)));
         }
         zip.finish();
-    }
-
-    private void packed(String name, byte[] bytes) throws IOException {
-        ZipEntry entry = new ZipEntry(name);
-        entry.setTime(THEN);
-        zip.putNextEntry(entry);
-        zip.write(bytes);
-        zip.closeEntry();
-    }
-
-    /** PNG is packed already. */
-    private void stored(String name, byte[] bytes) throws IOException {
-        CRC32 checksum = new CRC32();
-        checksum.update(bytes);
-        ZipEntry entry = new ZipEntry(name);
-        entry.setTime(THEN);
-        entry.setMethod(ZipEntry.STORED);
-        entry.setSize(bytes.length);
-        entry.setCrc(checksum.getValue());
-        zip.putNextEntry(entry);
-        zip.write(bytes);
-        zip.closeEntry();
     }
 }

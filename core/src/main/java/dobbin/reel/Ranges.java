@@ -23,6 +23,10 @@ public final class Ranges {
     public static final int MAX_SWATCHES = 32;
     public static final int MAX_CUTOUTS = 200;
     public static final int MAX_NAME_LENGTH = 120;
+
+    /** Of what a loop shows, in words. */
+    public static final int MAX_ALT_LENGTH = 500;
+
     public static final int MIN_BUDGET_BYTES = 1_000;
     public static final int MAX_BUDGET_BYTES = 1_000_000_000;
 

@@ -25,6 +25,7 @@ import java.util.stream.Stream;
  * @param budgetBytes what the delivered file should stay under
  * @param dismissed keys of the notices that were read and are not to be shown again, at most 500
  * @param swatches colors to draw with, the one used last first, six hexadecimal digits each
+ * @param sharing how it is shown to those who do not see it move
  * @param nextId what the next new frame or run gets, above all that were ever given
  */
 public record Reel(
@@ -50,6 +51,7 @@ public record Reel(
         @jakarta.validation.constraints.Size(max = Ranges.MAX_SWATCHES)
         List<String> swatches,
 
+        Sharing sharing,
         int nextId) {
     private static final Size FIRST_CANVAS = new Size(480, 320);
     private static final int FIRST_BUDGET_BYTES = 1_000_000;
@@ -71,8 +73,9 @@ public record Reel(
         delivery.framing().checkOn(canvas);
         checkFrames(frames, nextId);
         checkRuns(frames, runs);
-        if (backdrop == null || border == null) {
-            throw new OutOfRange(backdrop == null ? "backdrop" : "border", "must be given");
+        if (backdrop == null || border == null || sharing == null) {
+            throw new OutOfRange(
+                    backdrop == null ? "backdrop" : border == null ? "border" : "sharing", "must be given");
         }
         checkCutouts(frames, cutouts, nextId);
     }
@@ -92,6 +95,7 @@ public record Reel(
                 FIRST_BUDGET_BYTES,
                 List.of(),
                 List.of(),
+                Sharing.USUAL,
                 1);
     }
 
@@ -125,6 +129,7 @@ public record Reel(
             it.frames = newFrames;
             it.runs = newRuns.stream().filter(run -> used.contains(run.id())).toList();
             it.cutouts = dealt(new CarriedCutouts(frames, newFrames, source).of(cutouts), newFrames);
+            it.sharing = sharing.among(newFrames);
             it.nextId = newNextId;
         });
     }
@@ -176,6 +181,10 @@ public record Reel(
 
     public Reel withSwatches(List<String> newSwatches) {
         return copy(it -> it.swatches = newSwatches);
+    }
+
+    public Reel withSharing(Sharing newSharing) {
+        return copy(it -> it.sharing = newSharing);
     }
 
     /** @return the frames that play, which are those not left out */
@@ -320,6 +329,7 @@ public record Reel(
         private int budgetBytes;
         private List<String> dismissed;
         private List<String> swatches;
+        private Sharing sharing;
         private int nextId;
 
         Draft(Reel from) {
@@ -335,6 +345,7 @@ public record Reel(
             budgetBytes = from.budgetBytes;
             dismissed = from.dismissed;
             swatches = from.swatches;
+            sharing = from.sharing;
             nextId = from.nextId;
         }
 
@@ -352,6 +363,7 @@ public record Reel(
                     budgetBytes,
                     dismissed,
                     swatches,
+                    sharing,
                     nextId);
         }
     }

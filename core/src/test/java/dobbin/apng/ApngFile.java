@@ -2,6 +2,7 @@ package dobbin.apng;
 
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
+import dobbin.still.PngChunks;
 import dobbin.still.PngWriter;
 import java.io.ByteArrayOutputStream;
 import java.nio.ByteBuffer;

@@ -118,7 +118,7 @@ final class AnyEdit {
         List<Integer> run = runOf(reel, random);
         int gap = gap(reel, random);
         int one = some.get(0);
-        return switch (random.nextInt(29)) {
+        return switch (random.nextInt(30)) {
             case 0 -> new CopyFrames(some, gap);
             case 1 -> new CopyFrames(run, gap);
             case 2 -> new RepeatFrames(run, 2 + random.nextInt(3));
@@ -145,6 +145,7 @@ final class AnyEdit {
             case 27 -> new LightStills(List.of(new LightStills.Lit(one, new Light(1.1, -0.05))));
             case 25 -> new SortByDate(some);
             case 26 -> new PaceByDate(some, 10_000);
+            case 28 -> random.nextBoolean() ? new SetAlt("Tide " + one) : new SetStill(one);
             default -> new PasteFrames(List.of(new Pasted(card(random), ink(random), 80)), gap);
         };
     }

@@ -160,6 +160,22 @@ class EveryViewTest {
     }
 
     @ParameterizedTest
+    @ValueSource(strings = {"HTML…", "a sheet"})
+    void nothingIsWrongWithWhatOpensOnShare(String what) throws IOException {
+        try (Page page = open("share")) {
+            if (what.equals("a sheet")) {
+                page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Form"))
+                        .press("ArrowDown");
+                page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Sheet of all frames"))
+                        .click();
+            } else {
+                new Sheet(page).button(what).click();
+            }
+            assertNothingWrong(page, false);
+        }
+    }
+
+    @ParameterizedTest
     @ValueSource(strings = {"Ink", "More", "Fill", "Box", "Words", "Replace a color…", "Give it to the next pages…"})
     void nothingIsWrongWithWhatOpensOnDraw(String what) throws IOException {
         try (Page page = open("draw")) {

@@ -1,6 +1,7 @@
 package dobbin.server.deliveries;
 
 import dobbin.edit.EditRejected;
+import dobbin.form.FileName;
 import dobbin.reel.Ranges;
 import dobbin.reel.Reel;
 import dobbin.server.data.DataStore;
@@ -132,7 +133,7 @@ class DeliveryController {
                             + " backup of the data file back.");
         }
         ContentDisposition disposition = (download ? ContentDisposition.attachment() : ContentDisposition.inline())
-                .filename(file.name() + ".gif", StandardCharsets.UTF_8)
+                .filename(FileName.safe(file.name()) + ".gif", StandardCharsets.UTF_8)
                 .build();
         return ResponseEntity.ok()
                 .cacheControl(UNCHANGING)

@@ -98,7 +98,7 @@ public class Encoder {
     }
 
     /** @throws CancellationException from {@code progress} */
-    Delivered encode(Seen seen, Progress progress) {
+    public Delivered encode(Seen seen, Progress progress) {
         Reel reel = seen.reel();
         String name = Slim.nameOfEncoded(reel, seen.looks());
         while (true) {

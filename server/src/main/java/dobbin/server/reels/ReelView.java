@@ -11,6 +11,7 @@ import dobbin.reel.Framing;
 import dobbin.reel.Ink;
 import dobbin.reel.Reel;
 import dobbin.reel.Run;
+import dobbin.reel.Sharing;
 import dobbin.reel.Still;
 import dobbin.render.Looks;
 import dobbin.timing.Hundredths;
@@ -47,6 +48,7 @@ public record ReelView(
         int maxWidth,
         int budgetBytes,
         List<String> swatches,
+        Sharing sharing,
         int loopMillis,
         int fileMillis,
         @Schema(types = {"string", "null"}) String undo,
@@ -133,6 +135,7 @@ public record ReelView(
                 Framing.MAX_SIDE,
                 reel.budgetBytes(),
                 reel.swatches(),
+                reel.sharing(),
                 loopMillis,
                 fileMillis,
                 open.undo(),

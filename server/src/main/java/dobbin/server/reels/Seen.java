@@ -9,7 +9,7 @@ import dobbin.render.Looks;
  * @param looks of this very reel
  */
 public record Seen(Reel reel, Looks looks) {
-    static Seen of(Reel reel) {
+    public static Seen of(Reel reel) {
         return new Seen(reel, new Looks(reel));
     }
 }

@@ -16,6 +16,7 @@ import dobbin.reel.Ink;
 import dobbin.reel.Light;
 import dobbin.reel.Perspective;
 import dobbin.reel.Run;
+import dobbin.reel.Sharing;
 import dobbin.reel.Still;
 import java.util.ArrayList;
 import java.util.List;
@@ -40,7 +41,7 @@ import tools.jackson.databind.node.ObjectNode;
  *       stills placed where a crop of the canvas left them
  *   <li>ink on frames, and swatches to draw with
  *   <li>stills that are lined up and in even light, and when they were taken
- *   <li>perspective of stills that are lined up
+ *   <li>perspective of stills that are lined up; what the loop shows in words, and the still that stands for it
  * </ol>
  */
 final class Upgrades {
@@ -86,6 +87,7 @@ final class Upgrades {
         }
         if (format < 10) {
             eachStill(reel, this::toTenth);
+            reel.set("sharing", json.valueToTree(Sharing.USUAL));
         }
         return reel;
     }

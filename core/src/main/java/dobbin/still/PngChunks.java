@@ -1,36 +1,40 @@
-package dobbin.apng;
+package dobbin.still;
 
-import dobbin.still.UnreadablePicture;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.util.zip.CRC32;
 
 /** The chunks of a PNG file, one after the other: length (4 bytes), type (4), data, checksum (4). */
-final class PngChunks {
-    static final int SIGNATURE_BYTES = 8;
+public final class PngChunks {
+    public static final int SIGNATURE_BYTES = 8;
 
     private static final int FRAME_BYTES = 12;
 
     private final byte[] file;
     private int at = SIGNATURE_BYTES;
 
-    PngChunks(byte[] file) {
+    public PngChunks(byte[] file) {
         this.file = file;
     }
 
     /** @param start of its data in the file */
-    record Chunk(byte[] file, String type, int start, int length) {
+    public record Chunk(byte[] file, String type, int start, int length) {
         /** @return the four bytes of its data from {@code offset} on, as an unsigned number */
-        long number(int offset) {
+        public long number(int offset) {
             return ByteBuffer.wrap(file).getInt(start + offset) & 0xFFFFFFFFL;
         }
 
-        int shortNumber(int offset) {
+        public int shortNumber(int offset) {
             return ByteBuffer.wrap(file).getShort(start + offset) & 0xFFFF;
         }
 
-        int octet(int offset) {
+        public int octet(int offset) {
             return file[start + offset] & 0xFF;
+        }
+
+        /** @return its data as text of Latin-1 */
+        public String text() {
+            return new String(file, start, length, StandardCharsets.ISO_8859_1);
         }
 
         private boolean isSound() {
@@ -40,12 +44,12 @@ final class PngChunks {
         }
     }
 
-    boolean hasNext() {
+    public boolean hasNext() {
         return at + FRAME_BYTES <= file.length;
     }
 
     /** @throws UnreadablePicture where it breaks off or its checksum is wrong */
-    Chunk next() throws UnreadablePicture {
+    public Chunk next() throws UnreadablePicture {
         ByteBuffer bytes = ByteBuffer.wrap(file);
         long length = bytes.getInt(at) & 0xFFFFFFFFL;
         String type = new String(file, at + 4, 4, StandardCharsets.ISO_8859_1);

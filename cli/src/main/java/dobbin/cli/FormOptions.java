@@ -1,0 +1,46 @@
+package dobbin.cli;
+
+import dobbin.edit.Batch;
+import dobbin.edit.Edit;
+import dobbin.edit.EditRejected;
+import dobbin.edit.SetAlt;
+import dobbin.edit.SetStill;
+import dobbin.form.SheetPlan;
+import dobbin.reel.Reel;
+import java.util.List;
+import picocli.CommandLine.Option;
+
+/** What is chosen for forms other than a GIF. */
+final class FormOptions {
+    @Option(
+            names = "--columns",
+            paramLabel = "N",
+            description = "of a sheet: how many frames lie side by side (about as many as below one another)")
+    private int columns = SheetPlan.EVEN;
+
+    @Option(names = "--padding", paramLabel = "PIXELS", description = "of a sheet: bare pixels around each frame (0)")
+    private int padding;
+
+    @Option(names = "--alt", paramLabel = "TEXT", description = "of a page: what the loop shows, in words")
+    private String alt = "";
+
+    @Option(
+            names = "--still",
+            paramLabel = "NUMBER",
+            description = "the frame that stands for the loop where nothing may move (the first)")
+    private int still = 1;
+
+    SheetPlan sheet() {
+        return new SheetPlan(columns, padding);
+    }
+
+    /** @throws EditRejected where there is no frame of that number */
+    Edit of(Reel reel) {
+        if (still < 1 || still > reel.frames().size()) {
+            throw new EditRejected(
+                    "--still", "must be from 1 to " + reel.frames().size());
+        }
+        int frame = reel.frames().get(still - 1).id();
+        return new Batch(List.of(new SetAlt(alt), new SetStill(frame)), "Describe it");
+    }
+}

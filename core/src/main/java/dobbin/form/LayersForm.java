@@ -1,0 +1,30 @@
+package dobbin.form;
+
+import dobbin.ora.OraWriter;
+import java.io.IOException;
+import java.util.List;
+import java.util.PrimitiveIterator;
+import java.util.stream.IntStream;
+
+/** An OpenRaster file with a layer for each frame, the first one lowest. */
+final class LayersForm implements Form {
+    private static final String SUFFIX = ".ora";
+
+    @Override
+    public String id() {
+        return "layers";
+    }
+
+    @Override
+    public List<String> suffixes() {
+        return List.of(SUFFIX);
+    }
+
+    @Override
+    public void write(Material material, Files files) throws IOException {
+        DrawnLoop loop = material.loop();
+        PrimitiveIterator.OfInt places = IntStream.range(0, loop.count()).iterator();
+        OraWriter.write(
+                loop.size(), () -> places.hasNext() ? loop.picture(places.nextInt()) : null, files.next(SUFFIX));
+    }
+}

@@ -1,0 +1,2 @@
+/** The forms in which a loop is delivered. */
+package dobbin.form;

@@ -1,0 +1,163 @@
+package dobbin.server.forms;
+
+import dobbin.edit.EditRejected;
+import dobbin.form.DrawnLoop;
+import dobbin.form.FileName;
+import dobbin.form.Form;
+import dobbin.form.Forms;
+import dobbin.form.Html;
+import dobbin.form.Material;
+import dobbin.form.SheetPlan;
+import dobbin.reel.Ranges;
+import dobbin.reel.Reel;
+import dobbin.server.deliveries.Encoder;
+import dobbin.server.reels.OpenReel;
+import dobbin.server.reels.Reels;
+import dobbin.server.reels.Seen;
+import dobbin.server.web.NotFound;
+import dobbin.server.work.Budget;
+import dobbin.server.work.Turns;
+import dobbin.server.work.Turns.Urgency;
+import dobbin.slim.Drawing;
+import dobbin.slim.Progress;
+import dobbin.still.PlainZip;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Set;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.MediaTypeFactory;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Writes a loop in any form while it is drawn, so that it never is in memory whole. Nothing of it is kept. */
+@RestController
+class FormController {
+    /** Of a drawn frame: itself, and what it is written from. */
+    private static final int BYTES_A_PIXEL = 24;
+
+    private final Reels reels;
+    private final Encoder encoder;
+    private final Turns turns;
+    private final Budget budget;
+
+    FormController(Reels reels, Encoder encoder, Turns turns, Budget budget) {
+        this.reels = reels;
+        this.encoder = encoder;
+        this.turns = turns;
+        this.budget = budget;
+    }
+
+    /** @param html what one pastes into a page */
+    record HtmlView(String html) {}
+
+    /** What shows the loop on a page, where its file and its still lie beside the page under this name. */
+    @GetMapping("/api/reels/{id}/html")
+    HtmlView html(@PathVariable String id, @RequestParam String name) {
+        Reel reel = reels.open(id).reel();
+        String address = Html.address(FileName.safe(Ranges.checkName("name", name)));
+        return new HtmlView(Html.picture(
+                address + ".gif",
+                address + ".still.png",
+                reel.deliveredSize(),
+                reel.sharing().alt()));
+    }
+
+    /**
+     * @param name of the files, without their endings
+     * @param frames those that are delivered, by their ids; all that play where none is named
+     */
+    record FormRequest(String name, Set<Integer> frames, SheetPlan sheet) {}
+
+    /** The file of a form; those of a form with several, in a zip. */
+    @PostMapping("/api/reels/{id}/forms/{form}")
+    void write(
+            @PathVariable String id,
+            @PathVariable String form,
+            @RequestBody FormRequest request,
+            HttpServletResponse response)
+            throws IOException {
+        Form wanted = Forms.byId(form).orElseThrow(() -> new NotFound("There is no form " + form + "."));
+        String file = FileName.safe(Ranges.checkName("name", request.name()));
+        Seen seen = chosen(reels.open(id), request.frames());
+        SheetPlan plan = request.sheet();
+        DrawnLoop loop = new DrawnLoop(seen.reel(), drawing(seen));
+        Material material = new Material(
+                file, loop, () -> encoder.encode(seen, Progress.NONE).bytes(), plan);
+        long bytes =
+                BYTES_A_PIXEL * loop.size().area() * (wanted.id().equals("sheet") ? plan.columnsFor(loop.count()) : 1);
+        budget.during(bytes, () -> {}, () -> {
+            send(wanted, material, response);
+            return null;
+        });
+    }
+
+    private static Seen chosen(OpenReel open, Set<Integer> frames) {
+        Reel reel = open.reel();
+        if (frames.isEmpty()) {
+            if (reel.loop().isEmpty()) {
+                throw new EditRejected("frames", "are missing: a loop needs at least one that is not left out");
+            }
+            return open.seen();
+        }
+        if (reel.frames().stream().noneMatch(frame -> frames.contains(frame.id()))) {
+            throw new EditRejected("frames", "must name frames of this reel");
+        }
+        return Seen.of(DrawnLoop.only(frames, reel));
+    }
+
+    private Drawing drawing(Seen seen) {
+        Drawing drawing = encoder.drawing(seen);
+        return (reel, tracks, frame, framed) ->
+                turns.call(Urgency.LATER, () -> drawing.draw(reel, tracks, frame, framed));
+    }
+
+    private static void send(Form form, Material material, HttpServletResponse response) throws IOException {
+        List<String> suffixes = form.suffixes();
+        if (suffixes.size() == 1) {
+            form.write(material, suffix -> begin(response, material.name() + suffix));
+            return;
+        }
+        Zipped zipped = new Zipped(material, response);
+        form.write(material, zipped::next);
+        zipped.zip.finish();
+    }
+
+    /** The files of a form in one zip, which begins with the first of them. */
+    private static final class Zipped {
+        private final Material material;
+        private final HttpServletResponse response;
+        private PlainZip zip;
+
+        private Zipped(Material material, HttpServletResponse response) {
+            this.material = material;
+            this.response = response;
+        }
+
+        private OutputStream next(String suffix) throws IOException {
+            zip = zip == null ? new PlainZip(begin(response, material.name() + ".zip")) : zip;
+            return zip.begin(material.name() + suffix);
+        }
+    }
+
+    private static OutputStream begin(HttpServletResponse response, String file) throws IOException {
+        response.setContentType(MediaTypeFactory.getMediaType(file)
+                .orElse(MediaType.APPLICATION_OCTET_STREAM)
+                .toString());
+        response.setHeader(
+                HttpHeaders.CONTENT_DISPOSITION,
+                ContentDisposition.attachment()
+                        .filename(file, StandardCharsets.UTF_8)
+                        .build()
+                        .toString());
+        return response.getOutputStream();
+    }
+}

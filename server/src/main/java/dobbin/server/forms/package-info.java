@@ -1,0 +1,2 @@
+/** Deliveries in other forms than a GIF that is kept. */
+package dobbin.server.forms;
