@@ -3,24 +3,14 @@ package dobbin.form;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Base64;
-import java.util.List;
 
 /** A page that shows the loop and holds all that it needs. */
-final class ExampleForm implements Form {
-    private static final String SUFFIX = ".example.html";
+final class ExampleForm {
+    static final String SUFFIX = ".example.html";
 
-    @Override
-    public String id() {
-        return "example";
-    }
+    private ExampleForm() {}
 
-    @Override
-    public List<String> suffixes() {
-        return List.of(SUFFIX);
-    }
-
-    @Override
-    public void write(Material material, Files files) throws IOException {
+    static void write(Material material, Form.Files files) throws IOException {
         DrawnLoop loop = material.loop();
         String page = Html.page(
                 material.name(),

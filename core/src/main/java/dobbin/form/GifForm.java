@@ -1,24 +1,14 @@
 package dobbin.form;
 
 import java.io.IOException;
-import java.util.List;
 
 /** The loop as a GIF. */
-final class GifForm implements Form {
+final class GifForm {
     static final String SUFFIX = ".gif";
 
-    @Override
-    public String id() {
-        return "gif";
-    }
+    private GifForm() {}
 
-    @Override
-    public List<String> suffixes() {
-        return List.of(SUFFIX);
-    }
-
-    @Override
-    public void write(Material material, Files files) throws IOException {
+    static void write(Material material, Form.Files files) throws IOException {
         files.next(SUFFIX).write(material.gif().get());
     }
 }

@@ -2,26 +2,16 @@ package dobbin.form;
 
 import dobbin.ora.OraWriter;
 import java.io.IOException;
-import java.util.List;
 import java.util.PrimitiveIterator;
 import java.util.stream.IntStream;
 
 /** An OpenRaster file with a layer for each frame, the first one lowest. */
-final class LayersForm implements Form {
-    private static final String SUFFIX = ".ora";
+final class LayersForm {
+    static final String SUFFIX = ".ora";
 
-    @Override
-    public String id() {
-        return "layers";
-    }
+    private LayersForm() {}
 
-    @Override
-    public List<String> suffixes() {
-        return List.of(SUFFIX);
-    }
-
-    @Override
-    public void write(Material material, Files files) throws IOException {
+    static void write(Material material, Form.Files files) throws IOException {
         DrawnLoop loop = material.loop();
         PrimitiveIterator.OfInt places = IntStream.range(0, loop.count()).iterator();
         OraWriter.write(

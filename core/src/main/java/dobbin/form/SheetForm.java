@@ -18,22 +18,13 @@ import java.util.zip.Deflater;
  * One PNG with all frames side by side, and a JSON file with the box and the time of each. The picture says so as well, in a
  * text of its own, so that it can be brought in as frames again.
  */
-final class SheetForm implements Form {
-    private static final String PICTURE = ".sheet.png";
-    private static final String CELLS = ".sheet.json";
+final class SheetForm {
+    static final String PICTURE = ".sheet.png";
+    static final String CELLS = ".sheet.json";
 
-    @Override
-    public String id() {
-        return "sheet";
-    }
+    private SheetForm() {}
 
-    @Override
-    public List<String> suffixes() {
-        return List.of(PICTURE, CELLS);
-    }
-
-    @Override
-    public void write(Material material, Files files) throws IOException {
+    static void write(Material material, Form.Files files) throws IOException {
         DrawnLoop loop = material.loop();
         SheetPlan plan = material.sheet();
         Size sheet = plan.sheet(loop.count(), loop.size());

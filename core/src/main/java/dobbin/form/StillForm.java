@@ -2,24 +2,14 @@ package dobbin.form;
 
 import dobbin.still.PngWriter;
 import java.io.IOException;
-import java.util.List;
 
 /** The frame that stands for the loop, as one PNG. */
-final class StillForm implements Form {
+final class StillForm {
     static final String SUFFIX = ".still.png";
 
-    @Override
-    public String id() {
-        return "still";
-    }
+    private StillForm() {}
 
-    @Override
-    public List<String> suffixes() {
-        return List.of(SUFFIX);
-    }
-
-    @Override
-    public void write(Material material, Files files) throws IOException {
+    static void write(Material material, Form.Files files) throws IOException {
         files.next(SUFFIX).write(bytes(material));
     }
 

@@ -4,26 +4,16 @@ import dobbin.still.PlainZip;
 import dobbin.still.PngWriter;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /** A zip of PNG stills, numbered as they play, and a file that says how long each shows. */
-final class StillsForm implements Form {
-    private static final String SUFFIX = ".zip";
+final class StillsForm {
+    static final String SUFFIX = ".zip";
 
-    @Override
-    public String id() {
-        return "stills";
-    }
+    private StillsForm() {}
 
-    @Override
-    public List<String> suffixes() {
-        return List.of(SUFFIX);
-    }
-
-    @Override
-    public void write(Material material, Files files) throws IOException {
+    static void write(Material material, Form.Files files) throws IOException {
         DrawnLoop loop = material.loop();
         PlainZip zip = new PlainZip(files.next(SUFFIX));
         for (int place = 0; place < loop.count(); place++) {
