@@ -3,7 +3,6 @@ import { mdiDownload, mdiGiftOutline } from '@mdi/js'
 import { computed, watch } from 'vue'
 import { limits } from '@/api/limits'
 import type { JobView, ReelView } from '@/api/types'
-import { useReel } from '@/reel/store'
 
 const props = defineProps<{ reel: ReelView; job: JobView | null; busy: boolean }>()
 const emit = defineEmits<{ deliver: [name: string, download: boolean]; stop: [] }>()
@@ -17,23 +16,12 @@ watch(
   },
   { immediate: true },
 )
-const store = useReel()
 const ready = computed(() => props.reel.frames.length > 0 && name.value.trim() !== '')
-const hidden = computed(() => props.reel.cutouts.filter((cutout) => cutout.hidden))
-const names = computed(() => hidden.value.map((cutout) => cutout.name).join(', '))
-
-function show(): void {
-  void store.dispatch({ type: 'hideCutouts', cutouts: hidden.value.map((cutout) => cutout.id), hidden: false })
-}
 </script>
 
 <template>
   <form class="deliver" @submit.prevent="emit('deliver', name, false)">
     <v-text-field v-model="name" label="File name" suffix=".gif" :maxlength="limits.Rename.name.max" autocomplete="off" />
-    <p v-if="hidden.length > 0" class="hidden" role="status">
-      {{ names }} {{ hidden.length === 1 ? 'is' : 'are' }} hidden and will not be in the file.
-      <v-btn size="small" variant="outlined" @click="show">{{ hidden.length === 1 ? 'Show it' : 'Show them' }}</v-btn>
-    </p>
     <div v-if="busy" class="working">
       <v-progress-linear :model-value="job ? (job.done / job.total) * 100 : 0" :indeterminate="!job" color="success"
         height="8" rounded aria-label="Delivering" />
@@ -54,13 +42,6 @@ function show(): void {
   gap: 10px;
   padding-top: 16px;
   border-top: 1px solid var(--line);
-}
-
-.hidden {
-  margin: 0;
-  padding: 10px 12px;
-  border-radius: var(--round);
-  background: var(--warn-soft);
 }
 
 .ways {

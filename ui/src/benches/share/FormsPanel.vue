@@ -2,7 +2,7 @@
 import { mdiDownload, mdiXml } from '@mdi/js'
 import { computed, ref } from 'vue'
 import { limits } from '@/api/limits'
-import { bytesText, framesText } from '@/parts/format'
+import { bytesText } from '@/parts/format'
 import NumberField from '@/parts/NumberField.vue'
 import { useReel } from '@/reel/store'
 import { useSelection } from '@/reel/selection'
@@ -39,7 +39,7 @@ function download(): void {
       <number-field :value="padding" label="Space around" labelled suffix="px" v-bind="limits.SheetPlan.padding" @done="(value) => (padding = value)" />
     </div>
     <v-checkbox v-if="selection.ids.length > 0" v-model="onlySelected" density="compact" hide-details color="primary"
-      :label="`Only the ${framesText(selection.ids.length)} selected`" />
+      :label="selection.ids.length === 1 ? 'Only the selected frame' : `Only the ${selection.ids.length} selected frames`" />
     <div v-if="saving.active" class="working" role="status">
       <v-progress-linear indeterminate color="success" height="8" rounded aria-label="Being made" />
       <span>{{ bytesText(saving.bytes) }}</span>

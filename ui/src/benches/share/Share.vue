@@ -6,6 +6,7 @@ import { deliveryUrl, fileNowUrl } from '@/api/urls'
 import { say, sayProblem } from '@/ground/messages'
 import { bytesText } from '@/parts/format'
 import { useReel } from '@/reel/store'
+import ChecksPanel from './ChecksPanel.vue'
 import DeliverForm from './DeliverForm.vue'
 import DeliveryList from './DeliveryList.vue'
 import FileStage from './FileStage.vue'
@@ -146,6 +147,7 @@ watch(
     </section>
     <file-stage :files="shown" :empty="store.frames.length === 0" :problem="store.weight?.problem ?? ''" />
     <section class="delivered" aria-label="Deliveries">
+      <checks-panel />
       <delivery-list v-model="chosen" :deliveries="deliveries" @remove="remove" />
     </section>
   </div>
@@ -161,6 +163,7 @@ watch(
 .making,
 .delivered {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   align-content: start;
   gap: 16px;
   overflow-y: auto;

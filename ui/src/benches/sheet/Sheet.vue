@@ -16,7 +16,7 @@ import { useSelection } from '@/reel/selection'
 import ActionList from '@/parts/ActionList.vue'
 import FrameCard from './FrameCard.vue'
 import LoopPlayer from './LoopPlayer.vue'
-import NoticeList from './NoticeList.vue'
+import NoticeList from '@/reel/NoticeList.vue'
 import { usePointerDrag } from '@/parts/pointerDrag'
 import type { DragState, Place } from '@/parts/pointerDrag'
 import { usePlateOffer } from './plateOffer'
@@ -44,6 +44,8 @@ const menuOpen = ref(false)
 /** As someone chose, or 0. */
 const cardWidth = useLocalStorage('dobbin.cardWidth', 0)
 
+/** What is left out, or how wide the file is, one knows while arranging; Share says it. */
+const notices = computed(() => (store.rhythm?.notices ?? []).filter(({ kind }) => kind !== 'LEFT_OUT' && kind !== 'WIDE'))
 const canvas = computed(() => store.reel?.canvas ?? { width: 3, height: 2 })
 const layout = useSheetLayout(
   scroller,
@@ -291,7 +293,7 @@ const reachable = computed(() => {
     <aside class="side" aria-label="Player and time">
       <loop-player />
       <time-panel />
-      <notice-list />
+      <notice-list :notices="notices" />
     </aside>
     <drop-menu v-model="menuOpen" :target="menuAt">
       <action-list :groups="groups" label="Selection" />

@@ -32,7 +32,13 @@ public record Notice(String key, Kind kind, List<Integer> frames, String says, S
         /** The loop would close better if it were only {@code frames}. */
         BETTER_LOOP,
         /** Cut-outs that are not drawn for now. */
-        HIDDEN
+        HIDDEN,
+        /** More than three flashes within a second. */
+        FLASHES,
+        /** Of the delivery: frames that are left out. */
+        LEFT_OUT,
+        /** Of the delivery: wider than most pages show it. */
+        WIDE
     }
 
     private static final int KEY_DIGITS = 24;

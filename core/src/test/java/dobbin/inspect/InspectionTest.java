@@ -28,6 +28,8 @@ class InspectionTest {
 
     private static final int UNRELATED = 100;
 
+    private static final int DARK = 99;
+
     private static Reel reel(int... places) {
         List<NewStill> stills = new ArrayList<>();
         for (int place : places) {
@@ -37,6 +39,9 @@ class InspectionTest {
     }
 
     private static Raster picture(int place) {
+        if (place == DARK) {
+            return Raster.filled(SIZE, 0xFF203040);
+        }
         if (place >= UNRELATED) {
             return Raster.of(
                     SIZE,
@@ -63,6 +68,11 @@ class InspectionTest {
         @Override
         public Sample fine(Frame frame) {
             return coarse(frame);
+        }
+
+        @Override
+        public Raster small(Frame frame) {
+            return picture(Integer.parseInt(((Still) frame.content()).picture(), 16) - 1);
         }
 
         @Override
@@ -212,5 +222,55 @@ class InspectionTest {
         Reel longer =
                 Edit.apply(new AddStills(List.of(new NewStill("0".repeat(63) + "1", "Boat", SIZE, 0)), 5), dismissed);
         assertThat(notices(longer)).isNotEmpty();
+    }
+
+    @Test
+    void whatTheFileWillNotHaveAndHowWideItIsAreToldWithWhatMendsIt() {
+        Reel reel = reel(0, 8, 16, 24, 32);
+        Reel out = Edit.apply(new LeaveOut(List.of(2, 4), true), reel);
+        Notice left = Inspection.of(out, SIGHT).notices().get(0);
+        assertThat(left.kind()).isEqualTo(Kind.LEFT_OUT);
+        assertThat(left.says()).isEqualTo("Frames 2 and 4 are left out and will not be in the file.");
+        assertThat(Edit.apply(left.fix(), out)).isEqualTo(reel);
+        Reel wide = reel.withCanvas(new Size(1_600, 800))
+                .withDelivery(reel.delivery().withWidth(1_001));
+        Notice notice = Inspection.of(wide, SIGHT).notices().stream()
+                .filter(each -> each.kind() == Kind.WIDE)
+                .findFirst()
+                .orElseThrow();
+        assertThat(Edit.apply(notice.fix(), wide).deliveredSize().width()).isEqualTo(800);
+        assertThat(Inspection.of(wide.withDelivery(reel.delivery().withWidth(1_000)), SIGHT)
+                        .notices())
+                .noneMatch(each -> each.kind() == Kind.WIDE);
+    }
+
+    @Test
+    void flashesAreToldAndSlowedDownToThree() {
+        int[] places = new int[20];
+        for (int i = 0; i < places.length; i++) {
+            places[i] = i % 2 == 0 ? -1 : DARK;
+        }
+        Reel reel = large(reel(places));
+        Reel fast = Edit.apply(new SetDelay(ids(reel), 50), reel);
+        Notice notice = Inspection.of(fast, SIGHT).notices().stream()
+                .filter(each -> each.kind() == Kind.FLASHES)
+                .findFirst()
+                .orElseThrow();
+        assertThat(notice.says())
+                .isEqualTo("Frames 1 to 20 flash 10 times within a second, over much of what one sees."
+                        + " More than three can cause seizures.");
+        Reel slow = Edit.apply(notice.fix(), fast);
+        assertThat(Inspection.of(slow, SIGHT).notices()).noneMatch(each -> each.kind() == Kind.FLASHES);
+        assertThat(slow.frames().get(3).delayMillis())
+                .as("not slower than it must be")
+                .isBetween(143, 160);
+    }
+
+    private static List<Integer> ids(Reel reel) {
+        return reel.frames().stream().map(Frame::id).toList();
+    }
+
+    private static Reel large(Reel reel) {
+        return reel.withCanvas(new Size(480, 240)).withDelivery(reel.delivery().withWidth(480));
     }
 }

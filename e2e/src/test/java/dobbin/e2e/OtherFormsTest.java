@@ -94,7 +94,7 @@ class OtherFormsTest {
     void onlyTheSelectedFramesAreSavedAsStills() throws IOException {
         sheet.chooseFrames(2, 4);
         sheet.toShare();
-        page.getByLabel("Only the 2 frames selected").click();
+        page.getByLabel("Only the 2 selected frames").click();
         try (ZipFile zip = new ZipFile(saved("Numbered PNG stills", "Tide.zip").toFile())) {
             assertThat(zip.stream().map(Object::toString))
                     .containsExactly("frame-0001.png", "frame-0002.png", "frames.json");

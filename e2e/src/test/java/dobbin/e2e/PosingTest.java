@@ -143,9 +143,9 @@ class PosingTest extends AtTheMoveBench {
         bench.more("Hide everywhere for now");
         assertThat(bench.head("Star")).containsText("hidden");
         sheet.toShare();
-        assertThat(page.locator(".deliver")).containsText("Star is hidden and will not be in the file.");
+        assertThat(page.getByLabel("Checks")).containsText("Star is hidden and will not be in the file.");
         sheet.button("Show it").click();
-        assertThat(page.locator(".deliver .hidden")).hasCount(0);
+        assertThat(page.getByText("Star is hidden")).hasCount(0);
     }
 
     @Test

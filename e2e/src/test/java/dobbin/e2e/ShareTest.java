@@ -6,8 +6,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.ReducedMotion;
+import dobbin.raster.Size;
 import java.nio.file.Files;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -92,5 +96,39 @@ class ShareTest {
     void thePageMayHaveAnyColor() {
         page.getByLabel("Page of any color").fill("#123456");
         assertThat(page.getByLabel("Page with the file")).hasCSS("background-color", "rgb(18, 52, 86)");
+    }
+
+    @Test
+    void whatIsWorthALookIsToldBeforeItIsSharedAndMendedInOnePress() {
+        Locator checks = page.getByLabel("Checks");
+        page.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName("Sheet").setExact(true))
+                .click();
+        sheet.chooseFrames(2, 4);
+        sheet.button("Leave out").click();
+        sheet.awaitUndo("Leave out 2 frames");
+        assertThat(page.getByText("left out and will not be in the file")).hasCount(0);
+        sheet.toShare();
+        assertThat(checks).containsText("Frames 2 and 4 are left out and will not be in the file.");
+        checks.getByText("Take them in").click();
+        sheet.awaitUndo("Take in 2 frames");
+        assertThat(checks).containsText("nothing left out");
+    }
+
+    @Test
+    void aLoopThatFlashesIsToldAndSlowedDown() {
+        page.navigate(visit.address());
+        sheet.choose(IntStream.range(0, 10)
+                .mapToObj(
+                        i -> Stills.png("Beam " + i + ".png", new Size(300, 200), i % 2 == 0 ? 0xFF101820 : 0xFFF4F0E0))
+                .toArray(FilePayload[]::new));
+        assertThat(sheet.cards()).hasCount(10);
+        sheet.toShare();
+        Locator checks = page.getByLabel("Checks");
+        assertThat(checks).containsText("Frames 1 to 10 flash 5 times within a second");
+        checks.getByText("Slow them down to three").click();
+        assertThat(checks.getByText("times within a second")).hasCount(0);
+        assertThat(checks).containsText("No flashes");
     }
 }

@@ -5,6 +5,7 @@ import dobbin.inspect.Inspection;
 import dobbin.inspect.Rhythm;
 import dobbin.inspect.Sample;
 import dobbin.inspect.Sight;
+import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.reel.Frame;
 import dobbin.reel.Reel;
@@ -17,6 +18,7 @@ import dobbin.server.reels.Reels;
 import dobbin.server.work.Budget;
 import dobbin.server.work.Remembered;
 import dobbin.server.work.Turns;
+import dobbin.slim.Framed;
 import jakarta.annotation.PreDestroy;
 import java.util.List;
 import java.util.Map;
@@ -123,6 +125,9 @@ class Sights {
     }
 
     private static int bytesOf(Object value) {
+        if (value instanceof Raster raster) {
+            return Integer.BYTES * raster.argb().length;
+        }
         return value instanceof Sample sample ? sample.bytes() : BYTES_OF_A_CHANGE;
     }
 
@@ -148,8 +153,13 @@ class Sights {
         /** A frame is a piece of work, after all that somebody waits for. */
         void drawAll() {
             Executor later = turns.at(Turns.Urgency.LATER);
-            List<CompletableFuture<Sample>> all = reel.loop().stream()
-                    .map(frame -> CompletableFuture.supplyAsync(() -> coarse(frame), later))
+            List<CompletableFuture<Void>> all = reel.loop().stream()
+                    .map(frame -> CompletableFuture.runAsync(
+                            () -> {
+                                coarse(frame);
+                                small(frame);
+                            },
+                            later))
                     .toList();
             try {
                 all.forEach(CompletableFuture::join);
@@ -185,6 +195,16 @@ class Sights {
         @Override
         public Sample fine(Frame frame) {
             return sample(frame, FINE_SIDE);
+        }
+
+        @Override
+        public Raster small(Frame frame) {
+            if (look.result.isDone()) {
+                throw new CancellationException();
+            }
+            Framed framed = Framed.of(reel, reel.deliveredSize().reducedTo(SMALL_SIDE));
+            return (Raster)
+                    seen.get(look(frame) + ' ' + framed, () -> framed.draw(reel, looks.tracks(), frame, pictures));
         }
 
         @Override

@@ -1,16 +1,15 @@
 <script setup lang="ts">
 import { mdiClose } from '@mdi/js'
-import { computed } from 'vue'
 import type { Notice } from '@/api/types'
-import { usePlayhead } from '@/reel/playhead'
-import { useReel } from '@/reel/store'
-import { useSelection } from '@/reel/selection'
+import { usePlayhead } from './playhead'
+import { useReel } from './store'
+import { useSelection } from './selection'
 
 /** What the server noticed in the loop: each can be looked at, acted on, or dismissed. */
+defineProps<{ notices: Notice[] }>()
 const store = useReel()
 const selection = useSelection()
 const playhead = usePlayhead()
-const notices = computed(() => store.rhythm?.notices ?? [])
 
 /** Chooses the frames it is about; of a better loop, plays them. */
 function show(notice: Notice): void {
@@ -37,7 +36,7 @@ async function fix(notice: Notice): Promise<void> {
         <p>{{ notice.says }}</p>
         <div class="ways">
           <v-btn size="small" variant="outlined" @click="fix(notice)">{{ notice.act }}</v-btn>
-          <v-btn size="small" @click="show(notice)">{{ notice.kind === 'BETTER_LOOP' ? 'Preview' : 'Show' }}</v-btn>
+          <v-btn v-if="notice.frames.length > 0" size="small" @click="show(notice)">{{ notice.kind === 'BETTER_LOOP' ? 'Preview' : 'Show' }}</v-btn>
           <v-btn :icon="mdiClose" size="x-small" title="Dismiss, and do not say it again"
             :aria-label="`Dismiss: ${notice.says}`"
             @click="store.dispatch({ type: 'dismissNotice', notice: notice.key })" />

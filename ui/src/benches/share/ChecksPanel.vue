@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { bytesText } from '@/parts/format'
+import NoticeList from '@/reel/NoticeList.vue'
+import { useReel } from '@/reel/store'
+
+/** What is worth a look before the file is given away. Nothing of it is in the way. */
+const store = useReel()
+const notices = computed(() => store.rhythm?.notices ?? [])
+const over = computed(() => {
+  const bytes = store.weight?.bytes ?? 0
+  const budget = store.reel?.budgetBytes ?? 0
+  return bytes > budget ? { bytes, budget } : null
+})
+const isClear = computed(() => notices.value.length === 0 && over.value === null)
+</script>
+
+<template>
+  <section class="checks" aria-label="Checks">
+    <h2>Before you share it</h2>
+    <p v-if="store.frames.length === 0 || !store.rhythm" class="quiet">Nothing to check yet.</p>
+    <p v-else-if="isClear" class="clear">No flashes, nothing left out, no delay that browsers change, within the budget.</p>
+    <div v-if="over" class="over">
+      <p>{{ bytesText(over.bytes) }} is over the budget of {{ bytesText(over.budget) }}.</p>
+      <v-btn size="small" variant="outlined" :to="{ name: 'slim', params: { id: store.reel!.id } }">Make it fit on Slim</v-btn>
+    </div>
+    <notice-list :notices="notices" />
+  </section>
+</template>
+
+<style scoped>
+.checks {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 8px;
+}
+
+p {
+  margin: 0;
+  font-size: 14px;
+}
+
+.clear {
+  color: var(--fits);
+}
+
+.over {
+  display: grid;
+  gap: 6px;
+  justify-items: start;
+  padding: 8px 12px;
+  border-radius: 10px;
+  background: var(--warn-soft);
+}
+</style>
