@@ -1,14 +1,11 @@
 <script setup lang="ts">
-import { mdiDownload, mdiTrashCanOutline } from '@mdi/js'
-import { ref } from 'vue'
+import { mdiDownload, mdiLink, mdiTrashCanOutline, mdiTuneVariant } from '@mdi/js'
 import type { DeliveryView } from '@/api/types'
 import { deliveryUrl } from '@/api/urls'
 import { bytesText, durationText, framesText, playsText } from '@/parts/format'
 
 defineProps<{ deliveries: DeliveryView[] }>()
-defineEmits<{ remove: [delivery: DeliveryView] }>()
-/** The delivery that is asked about before it is deleted: it cannot be had back. */
-const asked = ref<string | null>(null)
+defineEmits<{ remove: [delivery: DeliveryView]; use: [delivery: DeliveryView]; copy: [delivery: DeliveryView] }>()
 const chosen = defineModel<string | null>({ required: true })
 
 const WHEN = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' })
@@ -35,10 +32,12 @@ function describe(delivery: DeliveryView): string {
         </button>
         <v-btn :icon="mdiDownload" size="small" variant="outlined" :href="`${deliveryUrl(delivery.id)}?download=true`"
           download :aria-label="`Download ${delivery.name}.gif`" title="Download" />
-        <v-btn v-if="asked !== delivery.id" :icon="mdiTrashCanOutline" size="small" variant="text"
-          :aria-label="`Delete ${delivery.name}.gif`" title="Delete" @click="asked = delivery.id" />
-        <v-btn v-else size="small" variant="flat" color="primary" :aria-label="`Delete ${delivery.name}.gif for good`"
-          @click="$emit('remove', delivery)" @blur="asked = null">Delete it</v-btn>
+        <v-btn :icon="mdiTrashCanOutline" size="small" variant="text" :aria-label="`Delete ${delivery.name}.gif`" title="Delete"
+          @click="$emit('remove', delivery)" />
+        <div v-if="chosen === delivery.id" class="more">
+          <v-btn v-if="delivery.hasSettings" size="small" variant="outlined" :prepend-icon="mdiTuneVariant" @click="$emit('use', delivery)">Use its settings</v-btn>
+          <v-btn size="small" variant="outlined" :prepend-icon="mdiLink" @click="$emit('copy', delivery)">Copy address</v-btn>
+        </div>
       </li>
     </ul>
   </div>
@@ -60,6 +59,7 @@ ul {
 
 li {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
   gap: 8px;
   padding: 10px;
@@ -94,6 +94,13 @@ li {
   font-size: 14px;
   text-overflow: ellipsis;
   white-space: nowrap;
+}
+
+.more {
+  display: flex;
+  flex-basis: 100%;
+  flex-wrap: wrap;
+  gap: 6px;
 }
 
 p {

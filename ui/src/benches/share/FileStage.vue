@@ -1,10 +1,14 @@
 <script setup lang="ts">
 import { mdiPause, mdiPlay, mdiReplay } from '@mdi/js'
+import { useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { Size } from '@/api/types'
 import PageColors from '@/stage/PageColors.vue'
 import { usePage } from '@/stage/pages'
 import FirstFrame from './FirstFrame.vue'
+import MockPage from './MockPage.vue'
+import { HALF, OWN_WIDTH, PLACES, WIDTHS } from './places'
+import type { Place } from './places'
 
 /** A file as it is: the one that would be delivered now, or one that was. */
 export interface ShownFile {
@@ -25,6 +29,15 @@ const props = defineProps<{
 const page = usePage()
 const playing = ref(!matchMedia('(prefers-reduced-motion: reduce)').matches)
 const round = ref(0)
+const place = useLocalStorage<Place>('dobbin.sharePlace', 'plain')
+const width = ref(OWN_WIDTH)
+
+/** How large it is shown, its ratio kept. */
+function shownSize({ size }: ShownFile): Size {
+  const across = width.value === OWN_WIDTH ? size.width : width.value === HALF ? size.width / 2 : width.value
+  return { width: Math.round(across), height: Math.round((across * size.height) / size.width) }
+}
+
 /** An address of its own for each round makes the browser play the file from its start. */
 const urlOf = ({ url }: ShownFile): string => (round.value > 0 ? `${url}?round=${round.value}` : url)
 const state = computed(() => props.problem || (props.empty ? 'No frames yet' : 'The file is being made…'))
@@ -48,10 +61,18 @@ function play(): void {
       <v-btn size="small" :prepend-icon="playing ? mdiReplay : mdiPlay" :disabled="files.length === 0"
         title="Play the file from its start" @click="play">{{ playing ? 'Again' : 'Play' }}</v-btn>
     </div>
+    <div class="where">
+      <v-select v-model="place" :items="PLACES" item-value="value" item-title="title" label="Looked at on" variant="outlined" density="compact" hide-details />
+      <v-select v-model="width" :items="WIDTHS" item-value="value" item-title="title" label="Shown" variant="outlined" density="compact" hide-details
+        :disabled="place === 'tiles'" />
+    </div>
     <div class="page" :style="{ background: page }" tabindex="0" role="group" aria-label="Page with the file">
       <figure v-for="file in files" :key="file.title">
-        <img v-if="playing" :key="urlOf(file)" :src="urlOf(file)" :width="file.size.width" :height="file.size.height" :alt="file.title" />
-        <first-frame v-else :src="file.url" :width="file.size.width" :height="file.size.height" :alt="file.title" />
+        <component :is="place === 'plain' ? 'div' : MockPage" v-bind="place === 'plain' ? { class: 'bare' } : { place, background: page }">
+          <img v-if="playing" :key="urlOf(file)" :src="urlOf(file)" :width="shownSize(file).width" :height="shownSize(file).height" :alt="file.title" />
+          <first-frame v-else :src="file.url" :width="file.size.width" :height="file.size.height" :alt="file.title"
+            :style="{ width: `${shownSize(file).width}px` }" />
+        </component>
         <figcaption v-if="files.length > 1">{{ file.title }} · {{ file.facts }}</figcaption>
       </figure>
       <v-progress-circular v-if="files.length === 0 && !empty && !problem" indeterminate aria-label="The file is being made" />
@@ -62,7 +83,7 @@ function play(): void {
 <style scoped>
 .stage {
   display: grid;
-  grid-template-rows: auto minmax(0, 1fr);
+  grid-template-rows: auto auto minmax(0, 1fr);
   gap: 10px;
   min-width: 0;
   min-height: 0;
@@ -92,8 +113,19 @@ p {
   font-size: 14px;
 }
 
+.where {
+  display: grid;
+  grid-template-columns: minmax(0, 220px) minmax(0, 200px);
+  gap: 10px;
+}
+
+.bare {
+  display: grid;
+}
+
 figure {
   display: grid;
+  min-width: 0;
   gap: 6px;
   margin: 0;
 }

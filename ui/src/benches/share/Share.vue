@@ -100,9 +100,41 @@ async function remove(delivery: DeliveryView): Promise<void> {
     await answer(api.DELETE('/api/reels/{id}/deliveries/{delivery}', { params: { path: { id, delivery: delivery.id } } }))
     chosen.value = chosen.value === delivery.id ? null : chosen.value
     await load()
-    say(`“${delivery.name}.gif” is deleted.`)
+    say(`“${delivery.name}.gif” is deleted.`, { label: 'Undo', run: () => void restore(id, delivery) })
   } catch (failure) {
     sayProblem(failure)
+  }
+}
+
+async function restore(id: string, delivery: DeliveryView): Promise<void> {
+  try {
+    await answer(api.POST('/api/reels/{id}/deliveries/{delivery}/restore', { params: { path: { id, delivery: delivery.id } } }))
+    await load()
+  } catch (failure) {
+    sayProblem(failure)
+  }
+}
+
+/** Sets the reel's delivery to what the file was made with. */
+async function reuse(delivery: DeliveryView): Promise<void> {
+  const path = { id: store.reel!.id, delivery: delivery.id }
+  try {
+    const settings = await answer(api.GET('/api/reels/{id}/deliveries/{delivery}/settings', { params: { path } }))
+    if (await store.dispatch({ type: 'setDelivery', delivery: settings })) {
+      say(`As set when “${delivery.name}.gif” was made.`)
+    }
+  } catch (failure) {
+    sayProblem(failure)
+  }
+}
+
+async function copyAddress(delivery: DeliveryView): Promise<void> {
+  const address = new URL(deliveryUrl(delivery.id), location.href).href
+  try {
+    await navigator.clipboard.writeText(address)
+    say(`Copied: ${address}`)
+  } catch {
+    say(`The browser does not let Dobbin copy. The address is ${address}`)
   }
 }
 
@@ -148,7 +180,7 @@ watch(
     <file-stage :files="shown" :empty="store.frames.length === 0" :problem="store.weight?.problem ?? ''" />
     <section class="delivered" aria-label="Deliveries">
       <checks-panel />
-      <delivery-list v-model="chosen" :deliveries="deliveries" @remove="remove" />
+      <delivery-list v-model="chosen" :deliveries="deliveries" @remove="remove" @use="reuse" @copy="copyAddress" />
     </section>
   </div>
 </template>

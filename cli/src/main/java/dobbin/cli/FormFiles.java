@@ -15,7 +15,6 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Set;
 import java.util.stream.Collectors;
 
 /** The files of a form, by the name of its main one: all of them whole, or none. */
@@ -60,7 +59,7 @@ final class FormFiles {
 
     /** @return whether one of them is a GIF or holds one, so that its settings count */
     boolean holdGif() {
-        return Set.of("gif", "page", "example").contains(form.id());
+        return form.needsGif();
     }
 
     /** @return the main one */

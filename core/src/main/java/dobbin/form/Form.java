@@ -10,8 +10,9 @@ import java.util.List;
  *
  * @param id by which it is asked for, in small letters
  * @param suffixes what the names of its files end with, the main one first: ".gif"
+ * @param needsGif whether it is made of the loop as a GIF, so that the settings of that count
  */
-public record Form(String id, List<String> suffixes, Writer writer) {
+public record Form(String id, List<String> suffixes, boolean needsGif, Writer writer) {
     /** Opens its files one after the other, in the order of {@link #suffixes}; each is ended by the next. */
     @FunctionalInterface
     public interface Files {

@@ -8,14 +8,14 @@ import java.util.Optional;
 /** All forms there are. */
 public final class Forms {
     public static final List<Form> ALL = List.of(
-            new Form("gif", List.of(GifForm.SUFFIX), GifForm::write),
-            new Form("apng", List.of(ApngForm.SUFFIX), ApngForm::write),
-            new Form("stills", List.of(StillsForm.SUFFIX), StillsForm::write),
-            new Form("sheet", List.of(SheetForm.PICTURE, SheetForm.CELLS), SheetForm::write),
-            new Form("still", List.of(StillForm.SUFFIX), StillForm::write),
-            new Form("layers", List.of(LayersForm.SUFFIX), LayersForm::write),
-            new Form("page", List.of(PageForm.SUFFIX, GifForm.SUFFIX, StillForm.SUFFIX), PageForm::write),
-            new Form("example", List.of(ExampleForm.SUFFIX), ExampleForm::write));
+            new Form("gif", List.of(GifForm.SUFFIX), true, GifForm::write),
+            new Form("apng", List.of(ApngForm.SUFFIX), false, ApngForm::write),
+            new Form("stills", List.of(StillsForm.SUFFIX), false, StillsForm::write),
+            new Form("sheet", List.of(SheetForm.PICTURE, SheetForm.CELLS), false, SheetForm::write),
+            new Form("still", List.of(StillForm.SUFFIX), false, StillForm::write),
+            new Form("layers", List.of(LayersForm.SUFFIX), false, LayersForm::write),
+            new Form("page", List.of(PageForm.SUFFIX, GifForm.SUFFIX, StillForm.SUFFIX), true, PageForm::write),
+            new Form("example", List.of(ExampleForm.SUFFIX), true, ExampleForm::write));
 
     private Forms() {}
 

@@ -1,6 +1,5 @@
 package dobbin.inspect;
 
-import dobbin.color.LinearLight;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import java.util.ArrayList;
@@ -96,17 +95,9 @@ final class Flashes {
         red.show(picture, place, millis);
     }
 
-    /** What of each pixel is followed from frame to frame. */
-    private interface Followed {
-        void begin(int pixels);
-
-        /** @return 1 where the pixel changed one way enough to count, -1 the other way, 0 where it did not */
-        int change(int pixel, int argb, boolean first);
-    }
-
     /** Follows changes of one kind, of pixels and of boxes. */
     private final class Changes {
-        private final Followed followed;
+        private final FollowedPixels followed;
         private byte[] directions;
         private int[] up;
         private int[] down;
@@ -122,7 +113,7 @@ final class Flashes {
         private TreeSet<Integer> worst = new TreeSet<>();
         private int shortest = Integer.MAX_VALUE;
 
-        Changes(Followed followed) {
+        Changes(FollowedPixels followed) {
             this.followed = followed;
         }
 
@@ -220,110 +211,6 @@ final class Flashes {
 
         Optional<Found> found(boolean isRed) {
             return most == 0 ? Optional.empty() : Optional.of(new Found(isRed, most, List.copyOf(worst), shortest));
-        }
-    }
-
-    private static double over(int channel, int alpha) {
-        // Where the page shows through, it is taken to be white.
-        return (LinearLight.of(channel) * alpha + 255 - alpha) / 255;
-    }
-
-    /** Follows relative luminance from its last lowest or highest value. */
-    private static final class Luminance implements Followed {
-        private static final double ENOUGH = 0.1;
-        private static final double DARKER = 0.8;
-        private static final double ROUNDING = 1e-6;
-
-        private float[] low;
-        private float[] high;
-        private byte[] direction;
-
-        @Override
-        public void begin(int pixels) {
-            low = new float[pixels];
-            high = new float[pixels];
-            direction = new byte[pixels];
-        }
-
-        @Override
-        public int change(int pixel, int argb, boolean first) {
-            int alpha = argb >>> 24;
-            float now = (float) (0.2126 * over(argb >> 16 & 0xFF, alpha)
-                    + 0.7152 * over(argb >> 8 & 0xFF, alpha)
-                    + 0.0722 * over(argb & 0xFF, alpha));
-            if (first) {
-                low[pixel] = now;
-                high[pixel] = now;
-                return 0;
-            }
-            boolean rises = direction[pixel] <= 0 && now - low[pixel] > ENOUGH - ROUNDING && low[pixel] < DARKER;
-            boolean falls = direction[pixel] >= 0 && high[pixel] - now > ENOUGH - ROUNDING && now < DARKER;
-            if (rises || falls) {
-                direction[pixel] = (byte) (rises ? 1 : -1);
-                low[pixel] = now;
-                high[pixel] = now;
-                return direction[pixel];
-            }
-            low[pixel] = Math.min(low[pixel], now);
-            high[pixel] = Math.max(high[pixel], now);
-            return 0;
-        }
-    }
-
-    /** Follows the color from where it was last nearest to red, or farthest from it. */
-    private static final class Redness implements Followed {
-        private static final double SATURATED = 0.8;
-        private static final double ENOUGH = 0.2;
-        private static final double BRIGHT = 20.0 / 320;
-        private static final double RED_U = 0.4507;
-        private static final double RED_V = 0.5229;
-        private static final double WHITE_U = 0.1978;
-        private static final double WHITE_V = 0.4683;
-
-        private float[] u;
-        private float[] v;
-        private boolean[] saturated;
-        private byte[] direction;
-
-        @Override
-        public void begin(int pixels) {
-            u = new float[pixels];
-            v = new float[pixels];
-            saturated = new boolean[pixels];
-            direction = new byte[pixels];
-        }
-
-        @Override
-        public int change(int pixel, int argb, boolean first) {
-            int alpha = argb >>> 24;
-            double red = over(argb >> 16 & 0xFF, alpha);
-            double green = over(argb >> 8 & 0xFF, alpha);
-            double blue = over(argb & 0xFF, alpha);
-            boolean isRed = red - green - blue > BRIGHT && red >= SATURATED * (red + green + blue);
-            double x = 0.4124 * red + 0.3576 * green + 0.1805 * blue;
-            double y = 0.2126 * red + 0.7152 * green + 0.0722 * blue;
-            double z = 0.0193 * red + 0.1192 * green + 0.9505 * blue;
-            double sum = x + 15 * y + 3 * z;
-            double nowU = sum == 0 ? WHITE_U : 4 * x / sum;
-            double nowV = sum == 0 ? WHITE_V : 9 * y / sum;
-            double moved = Math.hypot(nowU - u[pixel], nowV - v[pixel]);
-            boolean nearer = fromRed(nowU, nowV) < fromRed(u[pixel], v[pixel]);
-            boolean changes = !first && moved > ENOUGH && (isRed || saturated[pixel]);
-            boolean goesOn = direction[pixel] != 0 && nearer == direction[pixel] > 0;
-            if (first || changes || goesOn) {
-                u[pixel] = (float) nowU;
-                v[pixel] = (float) nowV;
-                saturated[pixel] = isRed;
-            }
-            if (!changes) {
-                return 0;
-            }
-            direction[pixel] = (byte) (nearer ? 1 : -1);
-            return direction[pixel];
-        }
-
-        private static double fromRed(double u, double v) {
-            return Math.hypot(u - RED_U, v - RED_V);
         }
     }
 }

@@ -1,5 +1,6 @@
 package dobbin.register;
 
+import dobbin.raster.Affine;
 import dobbin.raster.Homography;
 import java.util.Arrays;
 
@@ -35,6 +36,9 @@ final class Fit {
     private final int unknowns;
 
     private Homography warp;
+    /** The warp, but for its perspective. */
+    private Affine place;
+
     private double gain = 1;
     private double offset;
 
@@ -50,6 +54,7 @@ final class Fit {
         this.motion = motion;
         this.unknowns = (motion == Motion.SIMILARITY ? ALIKE : OF_PERSPECTIVE) + 2;
         this.warp = warp;
+        this.place = warp.affine();
     }
 
     /** @param firstSpread up to which difference, about, pixels count in the first steps */
@@ -93,9 +98,15 @@ final class Fit {
     private double difference(int x, int y) {
         double fromMiddleX = x + 0.5 - other.width() / 2.0;
         double fromMiddleY = y + 0.5 - other.height() / 2.0;
-        double u = warp.x(fromMiddleX, fromMiddleY) + still.width() / 2.0 - 0.5;
-        double v = warp.y(fromMiddleX, fromMiddleY) + still.height() / 2.0 - 0.5;
+        double near = nearness(fromMiddleX, fromMiddleY);
+        double u = near * place.x(fromMiddleX, fromMiddleY) + still.width() / 2.0 - 0.5;
+        double v = near * place.y(fromMiddleX, fromMiddleY) + still.height() / 2.0 - 0.5;
         return still.isInside(u, v) ? gain * still.between(u, v) + offset - other.at(x, y) : Double.NaN;
+    }
+
+    /** How much larger than in the middle things are at (x, y). A similarity has no perspective, and a division is felt. */
+    private double nearness(double x, double y) {
+        return motion == Motion.SIMILARITY ? 1 : 1 / warp.divisor(x, y);
     }
 
     /** One Gauss-Newton step. @return how far a corner moved, in pixels */
@@ -106,8 +117,9 @@ final class Fit {
             for (int x = fromX; x < toX; x++) {
                 double px = x + 0.5 - other.width() / 2.0;
                 double py = y + 0.5 - other.height() / 2.0;
-                double onX = warp.x(px, py);
-                double onY = warp.y(px, py);
+                double near = nearness(px, py);
+                double onX = near * place.x(px, py);
+                double onY = near * place.y(px, py);
                 double u = onX + still.width() / 2.0 - 0.5;
                 double v = onY + still.height() / 2.0 - 0.5;
                 if (!still.isInside(u, v)) {
@@ -128,14 +140,13 @@ final class Fit {
                     slope[2] = gx;
                     slope[3] = gy;
                 } else {
-                    double w = warp.divisor(px, py);
-                    double toward = -(gx * onX + gy * onY) / w;
-                    slope[0] = gx * px / w;
-                    slope[1] = gx * py / w;
-                    slope[2] = gy * px / w;
-                    slope[3] = gy * py / w;
-                    slope[4] = gx / w;
-                    slope[5] = gy / w;
+                    double toward = -(gx * onX + gy * onY) * near;
+                    slope[0] = gx * px * near;
+                    slope[1] = gx * py * near;
+                    slope[2] = gy * px * near;
+                    slope[3] = gy * py * near;
+                    slope[4] = gx * near;
+                    slope[5] = gy * near;
                     slope[6] = toward * px;
                     slope[7] = toward * py;
                 }
@@ -153,6 +164,7 @@ final class Fit {
         double[] change = solved(sums);
         Homography before = warp;
         warp = changed(change);
+        place = warp.affine();
         gain += change[unknowns - 2];
         offset += change[unknowns - 1];
         return furthest(before, warp);

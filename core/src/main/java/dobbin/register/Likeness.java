@@ -1,5 +1,6 @@
 package dobbin.register;
 
+import dobbin.raster.Affine;
 import dobbin.raster.Homography;
 
 /** How well two planes agree in an area where a warp lays them over one another: their correlation, -1 to 1. */
@@ -19,6 +20,9 @@ final class Likeness {
         double squaresOther = 0;
         double products = 0;
         int count = 0;
+        // Most have no perspective, and a division at each pixel is felt.
+        boolean isAffine = warp.isAffine();
+        Affine place = warp.affine();
         int fromX = area.fromX(other.width());
         int toX = area.toX(other.width());
         int fromY = area.fromY(other.height());
@@ -27,8 +31,9 @@ final class Likeness {
             double py = y + 0.5 - other.height() / 2.0;
             for (int x = fromX; x < toX; x++) {
                 double px = x + 0.5 - other.width() / 2.0;
-                double u = warp.x(px, py) + still.width() / 2.0 - 0.5;
-                double v = warp.y(px, py) + still.height() / 2.0 - 0.5;
+                double w = isAffine ? 1 : 1 / warp.divisor(px, py);
+                double u = w * place.x(px, py) + still.width() / 2.0 - 0.5;
+                double v = w * place.y(px, py) + still.height() / 2.0 - 0.5;
                 if (still.isInside(u, v)) {
                     double a = still.between(u, v);
                     double b = other.at(x, y);

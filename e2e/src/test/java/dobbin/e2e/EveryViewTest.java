@@ -160,16 +160,19 @@ class EveryViewTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"HTML…", "a sheet"})
+    @ValueSource(strings = {"HTML…", "a sheet", "An article", "A message thread", "A grid of pictures"})
     void nothingIsWrongWithWhatOpensOnShare(String what) throws IOException {
         try (Page page = open("share")) {
-            if (what.equals("a sheet")) {
-                page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Form"))
-                        .press("ArrowDown");
-                page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Sheet of all frames"))
-                        .click();
-            } else {
+            if (what.equals("HTML…")) {
                 new Sheet(page).button(what).click();
+            } else {
+                boolean isForm = what.equals("a sheet");
+                page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName(isForm ? "Form" : "Looked at on"))
+                        .press("ArrowDown");
+                page.getByRole(
+                                AriaRole.OPTION,
+                                new Page.GetByRoleOptions().setName(isForm ? "Sheet of all frames" : what))
+                        .click();
             }
             assertNothingWrong(page, false);
         }

@@ -11,6 +11,7 @@ import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.ReducedMotion;
 import dobbin.raster.Size;
 import java.nio.file.Files;
+import java.util.List;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -51,6 +52,51 @@ class ShareTest {
         assertThat(figures.nth(1)).containsText("Tide.gif · 60 × 40");
         sheet.button("Only the file as set now").click();
         assertThat(figures).hasCount(1);
+    }
+
+    @Test
+    void aDeliveryIsDeletedAndHadBackAndItsSettingsAreUsedAgain() {
+        Locator deliveries = page.getByLabel("Deliveries");
+        sheet.button("Deliver").click();
+        assertThat(deliveries).containsText("Tide.gif");
+        sheet.button("Delete Tide.gif").click();
+        assertThat(deliveries).not().containsText("Tide.gif");
+        page.locator(".v-snackbar").getByText("Undo").click();
+        assertThat(deliveries).containsText("Tide.gif");
+
+        Locator width = sheet.slimWidth();
+        width.fill("30");
+        width.press("Enter");
+        sheet.awaitUndo("Deliver 30 px wide");
+        sheet.toShare();
+        deliveries.getByText("Tide.gif").click();
+        sheet.button("Use its settings").click();
+        assertThat(page.getByText("As set when “Tide.gif” was made.")).isVisible();
+        assertThat(page.getByLabel("How the file is made")).containsText("60 × 40 px");
+    }
+
+    @Test
+    void itIsLookedAtAmongOtherThingsAndAtOtherWidths() {
+        Locator picture = figures.locator("img");
+        choose("Shown", "320 px wide");
+        assertThat(picture).hasAttribute("width", "320");
+        assertThat(picture).hasAttribute("height", "213");
+        choose("Shown", "at half its size");
+        assertThat(picture).hasAttribute("width", "30");
+        for (String place : List.of("An article", "A message thread", "A grid of pictures")) {
+            choose("Looked at on", place);
+            assertThat(picture).isVisible();
+        }
+        assertThat(figures.locator(".tile")).hasCount(7);
+        page.reload();
+        assertThat(figures.locator(".tile")).hasCount(7);
+    }
+
+    private void choose(String select, String option) {
+        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName(select))
+                .press("ArrowDown");
+        page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(option))
+                .click();
     }
 
     /** Another delay makes a file of the same size and weight, and yet another file. */

@@ -7,12 +7,14 @@ import dobbin.gif.GifReader;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.server.RunningServer.Answer;
+import dobbin.server.deliveries.RemovedDeliveries;
 import dobbin.still.DecodeLimits;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.net.URLConnection;
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -87,6 +89,51 @@ class DeliveriesTest {
         assertThat(server.get(path(reel) + "/deliveries").json())
                 .extracting(entry -> entry.get("name").asString())
                 .containsExactlyInAnyOrder("Tide", "Tide 2", "Tide 2 2", "Tide 3", longest, "a".repeat(118) + " 2");
+    }
+
+    @Test
+    void theSettingsItWasMadeWithAreThoseOfTheReelThen() {
+        JsonNode reel = server.reelOf(COLORS);
+        String id = delivered(reel, "Tide").get("result").asString();
+        JsonNode settings = reel.get("delivery");
+        server.edit(reel, "{\"type\":\"setPlays\",\"times\":2}");
+        assertThat(server.get(path(reel) + "/deliveries/" + id + "/settings").json())
+                .isEqualTo(settings);
+        assertThat(server.get(path(reel) + "/deliveries/nothing/settings").status())
+                .isEqualTo(404);
+        assertThat(server.get(path(reel) + "/deliveries")
+                        .json()
+                        .at("/0/hasSettings")
+                        .asBoolean())
+                .isTrue();
+        server.sql("UPDATE delivery SET settings = NULL WHERE id = '" + id + "'");
+        assertThat(server.get(path(reel) + "/deliveries")
+                        .json()
+                        .at("/0/hasSettings")
+                        .asBoolean())
+                .isFalse();
+        assertThat(server.get(path(reel) + "/deliveries/" + id + "/settings").status())
+                .isEqualTo(404);
+    }
+
+    @Test
+    void whatIsDeletedIsHadBackForADay() {
+        JsonNode reel = server.reelOf(COLORS);
+        String id = delivered(reel, "Tide").get("result").asString();
+        String delivery = path(reel) + "/deliveries/" + id;
+        assertThat(server.delete(delivery).status()).isEqualTo(204);
+        assertThat(server.delete(delivery).status()).isEqualTo(404);
+        assertThat(server.get(path(reel) + "/deliveries").json().size()).isZero();
+        assertThat(server.post(delivery + "/restore", "").status()).isEqualTo(204);
+        assertThat(server.post(delivery + "/restore", "").status()).isEqualTo(404);
+        assertThat(server.get(path(reel) + "/deliveries").json().at("/0/name").asString())
+                .isEqualTo("Tide");
+        server.delete(delivery);
+        RemovedDeliveries removed = server.bean(RemovedDeliveries.class);
+        assertThat(removed.purge(Instant.now().minusSeconds(60))).isZero();
+        assertThat(removed.purge(Instant.now().plusSeconds(60))).isEqualTo(1);
+        assertThat(server.post(delivery + "/restore", "").status()).isEqualTo(404);
+        assertThat(server.get("/api/deliveries/" + id + ".gif").status()).isEqualTo(404);
     }
 
     /** Delays are written last, so that nothing is encoded again when one changes, nor when it is undone. */

@@ -2,6 +2,7 @@ package dobbin.server.deliveries;
 
 import dobbin.edit.EditRejected;
 import dobbin.form.FileName;
+import dobbin.reel.Delivery;
 import dobbin.reel.Ranges;
 import dobbin.reel.Reel;
 import dobbin.server.data.DataStore;
@@ -141,11 +142,28 @@ class DeliveryController {
                 .body(file.bytes());
     }
 
+    /** With which it was made, to be used again. */
+    @GetMapping("/api/reels/{id}/deliveries/{delivery}/settings")
+    Delivery settings(@PathVariable String id, @PathVariable String delivery) {
+        return store.settings(reels.open(id).id(), delivery)
+                .orElseThrow(() -> new NotFound("The settings of this delivery are not known."));
+    }
+
+    /** For a day it can be had back. */
     @DeleteMapping("/api/reels/{id}/deliveries/{delivery}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void delete(@PathVariable String id, @PathVariable String delivery) {
-        if (!store.delete(reels.open(id).id(), delivery)) {
+        if (!store.remove(reels.open(id).id(), delivery, Instant.now())) {
             throw new NotFound("There is no delivery " + delivery + " of this reel.");
+        }
+        data.force();
+    }
+
+    @PostMapping("/api/reels/{id}/deliveries/{delivery}/restore")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void restore(@PathVariable String id, @PathVariable String delivery) {
+        if (!store.restore(reels.open(id).id(), delivery)) {
+            throw new NotFound("There is no delivery " + delivery + " of this reel that was deleted in the last day.");
         }
         data.force();
     }
@@ -164,9 +182,10 @@ class DeliveryController {
                 made.colors(),
                 reel.plays().times(),
                 10 * hundredths,
-                made.bytes().length);
+                made.bytes().length,
+                true);
         data.needRoom(made.bytes().length);
-        store.insert(open.id(), entry, made.bytes());
+        store.insert(open.id(), entry, made.bytes(), reel.delivery());
         data.force();
         return entry.id();
     }

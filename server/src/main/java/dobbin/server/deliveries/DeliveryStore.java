@@ -1,6 +1,7 @@
 package dobbin.server.deliveries;
 
 import dobbin.reel.ContentName;
+import dobbin.reel.Delivery;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.time.OffsetDateTime;
@@ -9,28 +10,43 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.json.JsonMapper;
 
-/** The delivery table. Deliveries are added and never changed. */
+/** The delivery table. Deliveries are added and never changed; those that are deleted can be had back for a while. */
 @Repository
 class DeliveryStore {
     private static final String INSERT = """
             INSERT INTO delivery (id, reel, name, made, width, height, frames, colors, plays, millis, byte_count, bytes,
-                sha256)
+                sha256, settings)
             VALUES (:id, :reel, :name, :made, :width, :height, :frames, :colors, :plays, :millis, :byteCount, :bytes,
-                :sha256)""";
+                :sha256, :settings)""";
     private static final String SELECT_OF_REEL = """
-            SELECT id, name, made, width, height, frames, colors, plays, millis, byte_count AS bytes
-            FROM delivery WHERE reel = :reel ORDER BY made DESC, id""";
+            SELECT id, name, made, width, height, frames, colors, plays, millis, byte_count AS bytes,
+                settings IS NOT NULL AS has_settings
+            FROM delivery WHERE reel = :reel AND removed IS NULL ORDER BY made DESC, id""";
     private static final String SELECT_FILE = "SELECT name, bytes, sha256 FROM delivery WHERE id = :id";
-    private static final String DELETE = "DELETE FROM delivery WHERE id = :id AND reel = :reel";
+    private static final String SELECT_SETTINGS =
+            "SELECT settings FROM delivery WHERE id = :id AND reel = :reel AND settings IS NOT NULL";
+    private static final String REMOVE =
+            "UPDATE delivery SET removed = :now WHERE id = :id AND reel = :reel AND removed IS NULL";
+    private static final String RESTORE =
+            "UPDATE delivery SET removed = NULL WHERE id = :id AND reel = :reel AND removed IS NOT NULL";
+    private static final String PURGE = "DELETE FROM delivery WHERE removed < :before";
 
     private final JdbcClient jdbc;
 
-    DeliveryStore(JdbcClient jdbc) {
+    private final JsonMapper json;
+
+    DeliveryStore(JdbcClient jdbc, JsonMapper json) {
         this.jdbc = jdbc;
+        this.json = json;
     }
 
-    /** @param millis how long one play of the file takes */
+    /**
+     * @param millis how long one play of the file takes
+     * @param hasSettings whether it is known with which it was made; not of those of earlier versions
+     */
     @Schema(name = "DeliveryView")
     record Entry(
             String id,
@@ -42,7 +58,8 @@ class DeliveryStore {
             int colors,
             int plays,
             int millis,
-            int bytes) {}
+            int bytes,
+            boolean hasSettings) {}
 
     /** @param sha256 of the file when it was delivered; null for those of earlier versions */
     record NamedFile(String name, byte[] bytes, String sha256) {
@@ -51,7 +68,7 @@ class DeliveryStore {
         }
     }
 
-    void insert(String reel, Entry entry, byte[] bytes) {
+    void insert(String reel, Entry entry, byte[] bytes, Delivery settings) {
         jdbc.sql(INSERT)
                 .param("id", entry.id())
                 .param("reel", reel)
@@ -66,6 +83,7 @@ class DeliveryStore {
                 .param("byteCount", entry.bytes())
                 .param("bytes", bytes)
                 .param("sha256", ContentName.of(bytes))
+                .param("settings", json.writeValueAsString(settings))
                 .update();
     }
 
@@ -82,7 +100,8 @@ class DeliveryStore {
                         row.getInt("colors"),
                         row.getInt("plays"),
                         row.getInt("millis"),
-                        row.getInt("bytes")))
+                        row.getInt("bytes"),
+                        row.getBoolean("has_settings")))
                 .list();
     }
 
@@ -93,7 +112,41 @@ class DeliveryStore {
                 .optional();
     }
 
-    boolean delete(String reel, String id) {
-        return jdbc.sql(DELETE).param("reel", reel).param("id", id).update() == 1;
+    /** @return with which settings it was made; nothing where another version of Dobbin stored them with others */
+    Optional<Delivery> settings(String reel, String id) {
+        return jdbc.sql(SELECT_SETTINGS)
+                .param("reel", reel)
+                .param("id", id)
+                .query(String.class)
+                .optional()
+                .flatMap(this::read);
+    }
+
+    private Optional<Delivery> read(String stored) {
+        try {
+            return Optional.of(json.readValue(stored, Delivery.class));
+        } catch (JacksonException e) {
+            return Optional.empty();
+        }
+    }
+
+    /** @return whether it was there */
+    boolean remove(String reel, String id, Instant now) {
+        return jdbc.sql(REMOVE)
+                        .param("now", now.atOffset(ZoneOffset.UTC))
+                        .param("reel", reel)
+                        .param("id", id)
+                        .update()
+                == 1;
+    }
+
+    /** @return whether it was removed, and not yet for good */
+    boolean restore(String reel, String id) {
+        return jdbc.sql(RESTORE).param("reel", reel).param("id", id).update() == 1;
+    }
+
+    /** @return how many went for good */
+    int purge(Instant before) {
+        return jdbc.sql(PURGE).param("before", before.atOffset(ZoneOffset.UTC)).update();
     }
 }

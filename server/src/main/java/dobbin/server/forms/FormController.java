@@ -44,6 +44,11 @@ class FormController {
     /** Of a drawn frame: itself, and what it is written from. */
     private static final int BYTES_A_PIXEL = 24;
 
+    /** Of the frames that lie side by side on a sheet. */
+    private static final int BYTES_OF_A_CELL_A_PIXEL = 4;
+
+    private static final byte[] NO_GIF = {};
+
     private final Reels reels;
     private final Encoder encoder;
     private final Turns turns;
@@ -90,10 +95,10 @@ class FormController {
         Seen seen = chosen(reels.open(id), request.frames());
         SheetPlan plan = request.sheet();
         DrawnLoop loop = new DrawnLoop(seen.reel(), drawing(seen));
-        Material material = new Material(
-                file, loop, () -> encoder.encode(seen, Progress.NONE).bytes(), plan);
-        long bytes =
-                BYTES_A_PIXEL * loop.size().area() * (wanted.id().equals("sheet") ? plan.columnsFor(loop.count()) : 1);
+        // Before memory is asked for here: making it asks for some itself.
+        byte[] gif = wanted.needsGif() ? encoder.encode(seen, Progress.NONE).bytes() : NO_GIF;
+        Material material = new Material(file, loop, () -> gif, plan);
+        long bytes = loop.size().area() * (BYTES_A_PIXEL + BYTES_OF_A_CELL_A_PIXEL * plan.columnsFor(loop.count()));
         budget.during(bytes, () -> {}, () -> {
             send(wanted, material, response);
             return null;

@@ -2,6 +2,7 @@ package dobbin.server.upkeep;
 
 import dobbin.server.Settings;
 import dobbin.server.data.DataStore;
+import dobbin.server.deliveries.RemovedDeliveries;
 import dobbin.server.pictures.PictureLibrary;
 import dobbin.server.reels.Shelf;
 import java.time.Duration;
@@ -22,21 +23,23 @@ class Upkeep {
     private static final Logger LOG = LoggerFactory.getLogger(Upkeep.class);
     private static final int LOOK_SECONDS = 10;
     private static final int COMPACT_MILLIS = 4_000;
-    /** A picture that came in may wait so long for a reel to name it. */
-    private static final Duration UNNAMED_KEPT = Duration.ofDays(1);
+    /** A picture that came in may wait so long for a reel to name it, and a deleted delivery to be had back. */
+    private static final Duration WAITING_KEPT = Duration.ofDays(1);
 
     private final DataStore data;
     private final Shelf shelf;
     private final PictureLibrary pictures;
+    private final RemovedDeliveries deliveries;
     private final Settings settings;
     private volatile boolean purged;
     private long changesSeen;
     private long changesCompacted;
 
-    Upkeep(DataStore data, Shelf shelf, PictureLibrary pictures, Settings settings) {
+    Upkeep(DataStore data, Shelf shelf, PictureLibrary pictures, RemovedDeliveries deliveries, Settings settings) {
         this.data = data;
         this.shelf = shelf;
         this.pictures = pictures;
+        this.deliveries = deliveries;
         this.settings = settings;
     }
 
@@ -67,15 +70,16 @@ class Upkeep {
         purged = true;
     }
 
-    /** Reels removed long ago go for good, and with them the pictures that nothing names any more. */
+    /** Reels and deliveries removed long ago go for good, and with them the pictures that nothing names any more. */
     @Scheduled(fixedDelay = 24 * 60, initialDelay = 10, timeUnit = TimeUnit.MINUTES)
     void sweepDaily() {
-        sweep(Instant.now().minus(UNNAMED_KEPT));
+        sweep(Instant.now().minus(WAITING_KEPT));
     }
 
-    /** @param came pictures that came before are swept where nothing names them */
+    /** @param came pictures that came before are swept where nothing names them; deliveries deleted before, too */
     int sweep(Instant came) {
         try {
+            deliveries.purge(came);
             List<String> expired = shelf.removedBefore(Instant.now().minus(Duration.ofDays(settings.daysRemoved())));
             if (!expired.isEmpty()) {
                 shelf.purge(expired);
