@@ -62,6 +62,10 @@ const FIELDS: [RegExp, string][] = [
   [/^stills\b/, 'The stills'],
   [/^edits\b/, 'This change'],
   [/^later\b/, 'The place'],
+  [/^sheet\b/, 'The sheet'],
+  [/^columns\b/, 'How many lie side by side'],
+  [/^padding\b/, 'The space around'],
+  [/^alt\b/, 'What it shows'],
 ]
 
 export function sentenceFor(failure: unknown): string {
