@@ -12,14 +12,23 @@ const over = computed(() => {
   const budget = store.reel?.budgetBytes ?? 0
   return bytes > budget ? { bytes, budget } : null
 })
+/** Until all is looked at, nothing is said to be well. */
+const looked = computed(() => {
+  const now = store.reel?.revision
+  const { rhythm, weight } = store
+  return rhythm?.complete === true && rhythm.revision === now && weight?.bytes != null && weight.revision === now
+})
+const problem = computed(() => store.rhythmProblem || store.weight?.problem || '')
 const isClear = computed(() => notices.value.length === 0 && over.value === null)
 </script>
 
 <template>
   <section class="checks" aria-label="Checks">
     <h2>Before you share it</h2>
-    <p v-if="store.frames.length === 0 || !store.rhythm" class="quiet">Nothing to check yet.</p>
-    <p v-else-if="isClear" class="clear">No flashes, nothing left out, no delay that browsers change, within the budget.</p>
+    <p v-if="store.frames.length === 0" class="quiet">Nothing to check yet.</p>
+    <p v-else-if="problem" role="alert">{{ problem }}</p>
+    <p v-else-if="!looked" class="quiet">Being looked over…</p>
+    <p v-else-if="isClear" class="clear">Nothing to say about flashes, frames left out, delays, the seam, the width or the budget.</p>
     <div v-if="over" class="over">
       <p>{{ bytesText(over.bytes) }} is over the budget of {{ bytesText(over.budget) }}.</p>
       <v-btn size="small" variant="outlined" :to="{ name: 'slim', params: { id: store.reel!.id } }">Make it fit on Slim</v-btn>
