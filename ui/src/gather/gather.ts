@@ -11,13 +11,16 @@ import type { Gatherable } from './gatherable'
 import { gathering, inTurn, sendFile } from './gathering'
 import { layers } from './layers'
 import { vectorSide } from './vectorSide'
+import { isWork, openWorks, refuseWorks } from './work'
 
 const AT_ONCE = 3
 
-/** Makes frames of files. Of each clip one chooses first what of it becomes frames. */
-export function gatherInto(files: Gatherable[], into: Into): Promise<void> {
+/** Makes frames of files. Of each clip one chooses first what of it becomes frames; a working file is a reel of its own. */
+export async function gatherInto(files: Gatherable[], into: Into): Promise<void> {
+  const works = files.filter(({ file }) => isWork(file))
+  await ('open' in into ? openWorks(works, into.open) : refuseWorks(works))
   openInTurn(files.filter(({ file }) => isClip(file)).map(({ file }) => ({ file, into })))
-  return gatherWorth(files.filter(({ file }) => !isClip(file)), async (worth, signal) => {
+  return gatherWorth(files.filter(({ file }) => !isClip(file) && !isWork(file)), async (worth, signal) => {
     const arriving = new Arriving(worth, into)
     try {
       const failed = await readAll(await arriving.inOrder(), (index, stills) => arriving.took(index, stills), signal)

@@ -91,8 +91,8 @@ onMounted(() => {
         <div>
           <h1>{{ fileDrop.over.value ? 'Drop them' : 'Drop stills here to begin a loop' }}</h1>
           <p class="quiet">
-            Photos or drawn frames, 4 to 60 of them, a clip, or an old GIF. Stills play in natural sort order of their
-            names: 2 before 10.
+            Photos or drawn frames, 4 to 60 of them, a clip, an old GIF, or a working file. Stills play in natural sort
+            order of their names: 2 before 10.
           </p>
         </div>
         <div class="ways">

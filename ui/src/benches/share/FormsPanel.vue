@@ -2,12 +2,13 @@
 import { mdiDownload, mdiXml } from '@mdi/js'
 import { computed, ref } from 'vue'
 import { limits } from '@/api/limits'
-import { bytesText } from '@/parts/format'
+
 import NumberField from '@/parts/NumberField.vue'
 import { useReel } from '@/reel/store'
 import { useSelection } from '@/reel/selection'
 import { FORMS } from './forms'
-import { save, saving, stopSaving } from './saving'
+import { saveForm, saving } from './saving'
+import SavingProgress from './SavingProgress.vue'
 
 /** Other forms of the loop than a GIF. They are made anew each time and not kept. */
 const props = defineProps<{ name: string }>()
@@ -20,11 +21,11 @@ const columns = ref(0)
 const padding = ref(0)
 const form = computed(() => FORMS.find(({ id }) => id === chosen.value)!)
 const isSheet = computed(() => chosen.value === 'sheet')
-const ready = computed(() => store.frames.length > 0 && props.name.trim() !== '' && !saving.active)
+const ready = computed(() => store.frames.length > 0 && props.name.trim() !== '' && saving.what === null)
 
 function download(): void {
   const frames = onlySelected.value ? selection.ids : []
-  void save(store.reel!.id, chosen.value, props.name, frames, { columns: columns.value, padding: padding.value })
+  void saveForm(store.reel!.id, chosen.value, props.name, frames, { columns: columns.value, padding: padding.value })
 }
 </script>
 
@@ -40,11 +41,7 @@ function download(): void {
     </div>
     <v-checkbox v-if="selection.ids.length > 0" v-model="onlySelected" density="compact" hide-details color="primary"
       :label="selection.ids.length === 1 ? 'Only the selected frame' : `Only the ${selection.ids.length} selected frames`" />
-    <div v-if="saving.active" class="working" role="status">
-      <v-progress-linear indeterminate color="success" height="8" rounded aria-label="Being made" />
-      <span>{{ bytesText(saving.bytes) }}</span>
-      <v-btn size="small" variant="outlined" @click="stopSaving">Stop</v-btn>
-    </div>
+    <saving-progress v-if="saving.what === 'form'" />
     <div v-else class="ways">
       <v-btn variant="outlined" :prepend-icon="mdiDownload" :disabled="!ready" @click="download">Download</v-btn>
       <v-btn variant="outlined" :prepend-icon="mdiXml" :disabled="store.frames.length === 0" @click="$emit('html')">HTML…</v-btn>
@@ -71,14 +68,11 @@ p {
   gap: 10px;
 }
 
-.ways,
-.working {
+.ways {
   display: flex;
   align-items: center;
   gap: 8px;
 }
 
-.working > span {
-  white-space: nowrap;
-}
+
 </style>

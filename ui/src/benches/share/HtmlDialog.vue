@@ -8,7 +8,7 @@ import { say, sayProblem } from '@/ground/messages'
 import DialogCard from '@/parts/DialogCard.vue'
 import NumberField from '@/parts/NumberField.vue'
 import { useReel } from '@/reel/store'
-import { save, saving } from './saving'
+import { saveForm, saving } from './saving'
 
 /** What one pastes into a page to show the loop, also to those who do not see it, or not move. */
 const props = defineProps<{ name: string }>()
@@ -60,7 +60,7 @@ async function copy(): Promise<void> {
   }
 }
 
-const download = (form: string): void => void save(store.reel!.id, form, props.name)
+const download = (form: string): void => void saveForm(store.reel!.id, form, props.name)
 </script>
 
 <template>
@@ -77,9 +77,9 @@ const download = (form: string): void => void save(store.reel!.id, form, props.n
     <pre tabindex="0" aria-label="HTML">{{ html }}</pre>
     <div class="ways">
       <v-btn variant="flat" color="primary" :prepend-icon="mdiContentCopy" :disabled="html === ''" @click="copy">Copy</v-btn>
-      <v-btn variant="outlined" :prepend-icon="mdiDownload" :loading="saving.active" title="A zip of the page, the GIF and the still"
+      <v-btn variant="outlined" :prepend-icon="mdiDownload" :loading="saving.what !== null" title="A zip of the page, the GIF and the still"
         @click="download('page')">Page with its files</v-btn>
-      <v-btn variant="outlined" :prepend-icon="mdiDownload" :loading="saving.active" title="One file that holds all it needs"
+      <v-btn variant="outlined" :prepend-icon="mdiDownload" :loading="saving.what !== null" title="One file that holds all it needs"
         @click="download('example')">Page in one file</v-btn>
     </div>
   </dialog-card>

@@ -14,6 +14,7 @@ import FormsPanel from './FormsPanel.vue'
 import HtmlDialog from './HtmlDialog.vue'
 import PlaysField from './PlaysField.vue'
 import SetOnSlim from './SetOnSlim.vue'
+import WorkPanel from './WorkPanel.vue'
 import type { ShownFile } from './FileStage.vue'
 
 const store = useReel()
@@ -176,6 +177,7 @@ watch(
       <deliver-form v-model:name="name" :reel="store.reel" :job="job" :busy="delivering" @deliver="deliver" @stop="stop" />
       <forms-panel :name="name" @html="onPage = true" />
       <html-dialog v-model="onPage" :name="name" />
+      <work-panel />
     </section>
     <file-stage :files="shown" :empty="store.frames.length === 0" :problem="store.weight?.problem ?? ''" />
     <section class="delivered" aria-label="Deliveries">

@@ -4,8 +4,11 @@ import type { FormRequest } from '@/api/types'
 import { say, sayProblem } from '@/ground/messages'
 import { bytesText } from '@/parts/format'
 
+/** What is being saved: the loop in some form, or all of the reel. */
+export type Saved = 'form' | 'work'
+
 /** A file that is made and fetched, to be saved by the browser once it is whole. One at a time. */
-export const saving = reactive({ active: false, bytes: 0 })
+export const saving = reactive({ what: null as Saved | null, bytes: 0 })
 let stopper = new AbortController()
 
 export function stopSaving(): void {
@@ -16,16 +19,24 @@ export function stopSaving(): void {
 const EVEN = { columns: 0, padding: 0 }
 
 /** @param frames those alone, by their ids; all where there are none */
-export async function save(reel: string, form: string, name: string, frames: number[] = [], sheet = EVEN): Promise<void> {
+export function saveForm(reel: string, form: string, name: string, frames: number[] = [], sheet = EVEN): Promise<void> {
+  return save('form', `/api/reels/${reel}/forms/${form}`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ name, frames, sheet } satisfies FormRequest),
+  })
+}
+
+/** Saves the reel with all it is made of. @param history whether what was done to it comes along */
+export function saveWork(reel: string, history: boolean): Promise<void> {
+  return save('work', `/api/reels/${reel}/file?history=${history}`, {})
+}
+
+async function save(what: Saved, address: string, request: RequestInit): Promise<void> {
   stopper = new AbortController()
-  Object.assign(saving, { active: true, bytes: 0 })
+  Object.assign(saving, { what, bytes: 0 })
   try {
-    const answered = await fetch(`/api/reels/${reel}/forms/${form}`, {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify({ name, frames, sheet } satisfies FormRequest),
-      signal: stopper.signal,
-    })
+    const answered = await fetch(address, { ...request, signal: stopper.signal })
     if (!answered.ok || !answered.body) {
       throw Problem.from(answered.status, await answered.json().catch(() => null))
     }
@@ -43,7 +54,7 @@ export async function save(reel: string, form: string, name: string, frames: num
       sayProblem(failure instanceof Problem ? failure : Problem.unreachable(failure))
     }
   } finally {
-    saving.active = false
+    saving.what = null
   }
 }
 

@@ -24,7 +24,7 @@ import java.util.Locale;
 import java.util.stream.Collectors;
 import picocli.CommandLine.Option;
 
-/** How files are delivered, as the commands that encode take it. What is not said stays as it usually is. */
+/** How files are delivered, as the commands that encode take it. What is not said stays as the reel has it. */
 final class DeliveryOptions {
     @Option(names = "--width", paramLabel = "PX", description = "1 to 1600 (the stills' own to 800, else 480)")
     private Integer width;
@@ -122,10 +122,10 @@ final class DeliveryOptions {
         return new SetDelivery(new Delivery(
                 framing(reel),
                 or(colors, usual.colors()),
-                coloring(),
+                coloring(usual.coloring()),
                 dithering.dither(),
                 or(matte, usual.matte()),
-                flat,
+                flat || usual.flat(),
                 new Encoding(
                         dithering.amount(),
                         or(palette, finer.palette()),
@@ -161,17 +161,25 @@ final class DeliveryOptions {
         if (scalePercent != null && (width != null || height != null || enlarge != null)) {
             throw new EditRejected("--scale", "cannot be given together with --width, --height or --enlarge");
         }
-        Crop part = crop == null ? Crop.WHOLE : new Crop(crop[0], crop[1], crop[2], crop[3]);
+        Framing usual = reel.delivery().framing();
+        Crop part = crop == null ? usual.crop() : new Crop(crop[0], crop[1], crop[2], crop[3]);
         int partWidth = part.sizeOn(reel.canvas()).width();
         Integer scaled =
                 scalePercent == null ? width : Integer.valueOf((int) Math.round(partWidth * scalePercent / 100));
+        // One way to say the size takes the place of whichever the reel has.
+        Framing sized = scaled == null && height == null && enlarge == null ? usual : Framing.USUAL;
         return new Framing(
-                part, or(scaled, 0), or(height, 0), or(enlarge, 1), or(scaling, Scaling.SMOOTH), or(every, 1));
+                part,
+                or(scaled, sized.width()),
+                or(height, sized.height()),
+                or(enlarge, sized.enlarge()),
+                or(scaling, usual.scaling()),
+                or(every, usual.every()));
     }
 
-    private Coloring coloring() throws IOException {
+    private Coloring coloring(Coloring usual) throws IOException {
         if (ownPalette == null) {
-            return choice == null ? Coloring.USUAL : new Coloring(choice, List.of());
+            return choice == null ? usual : new Coloring(choice, List.of());
         }
         if (choice != null) {
             throw new EditRejected("--choice", "cannot be given together with --own-palette");

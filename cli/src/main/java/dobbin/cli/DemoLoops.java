@@ -7,7 +7,6 @@ import dobbin.gather.FileOpener;
 import dobbin.raster.Raster;
 import dobbin.reel.ContentName;
 import dobbin.reel.Reel;
-import dobbin.render.Level;
 import dobbin.render.Pictures;
 import dobbin.skerry.DemoFile;
 import dobbin.skerry.DemoFolder;
@@ -49,12 +48,7 @@ final class DemoLoops {
         for (Edit edit : folder.edits()) {
             reel = Edit.apply(edit, reel);
         }
-        Map<String, Raster> copies = new ConcurrentHashMap<>();
-        return new Loop(
-                reel,
-                (picture, level) -> copies.computeIfAbsent(
-                        picture + level,
-                        missing -> level == Level.FULL ? rasters.get(picture) : level.of(rasters.get(picture))));
+        return new Loop(reel, Copies.of(rasters));
     }
 
     private static List<DemoFile> inCountingOrder(List<DemoFile> files) {

@@ -21,6 +21,7 @@ import dobbin.slim.Stages;
 import dobbin.slim.Trial;
 import dobbin.slim.Trials;
 import java.io.IOException;
+import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -35,18 +36,20 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 import tools.jackson.databind.json.JsonMapper;
 
-/** A folder of stills to a GIF: the very bytes the application would deliver with the same settings. */
+/** A folder of stills, or a working file, to a GIF: the very bytes the application would deliver with the same settings. */
 @Command(
         name = "make",
         description =
-                "Makes a looping GIF of a folder's stills, in counting order of their names; or another form of the"
-                        + " loop, by the ending of OUT.")
+                "Makes a looping GIF of a folder's stills, in counting order of their names, or of a working file; or another"
+                        + " form of the loop, by the ending of OUT.")
 final class Make implements Callable<Integer> {
     @Spec
     private CommandSpec spec;
 
-    @Parameters(paramLabel = "FOLDER", description = "where the stills are")
-    private Path folder;
+    @Parameters(
+            paramLabel = "FOLDER|WORK.dobbin",
+            description = "where the stills are, or a reel that was saved as a file")
+    private Path source;
 
     @Parameters(
             paramLabel = "OUT",
@@ -134,24 +137,18 @@ final class Make implements Callable<Integer> {
             throw new EditRejected("--repeat", "must be from 1 to 1,000");
         }
         FormFiles files = FormFiles.of(out);
-        StillsFolder stills =
-                StillsFolder.read(folder, files, spec.commandLine().getErr());
-        if (stills.stills().isEmpty()) {
-            throw new EditRejected(folder.toString(), "holds no picture that can be read");
-        }
         int budgetBytes = budgetBytes();
-        if (liningUp.isWanted()) {
-            stills.lineUp(liningUp, report, spec.commandLine().getErr());
-        }
-        Reel reel = reel(stills);
+        Ingredients ingredients = ingredients(files);
+        Reel reel = settled(ingredients.reel());
+        Pictures pictures = ingredients.pictures();
         if (budget != null && !files.holdGif()) {
             throw new EditRejected("--budget", "is for a GIF, or a page with one");
         }
         if (explored != null || budget != null) {
-            reel = settled(reel, stills.pictures(), budgetBytes);
+            reel = fitted(reel, pictures, budgetBytes);
         }
         if (!files.areGif()) {
-            say(files.write(reel, stills.pictures(), forms.sheet()));
+            say(files.write(reel, pictures, forms.sheet()));
             return 0;
         }
         Meter meter = new Meter();
@@ -160,7 +157,7 @@ final class Make implements Callable<Integer> {
         Delivered delivered = null;
         for (int run = 0; run < repeat; run++) {
             meter.start();
-            delivered = slim.deliver(reel, stills.pictures(), Progress.NONE);
+            delivered = slim.deliver(reel, pictures, Progress.NONE);
             readings.add(meter.read());
         }
         files.main().write(delivered.bytes());
@@ -176,7 +173,7 @@ final class Make implements Callable<Integer> {
     }
 
     /** @return the reel with the settings that fit the budget, where there is one */
-    private Reel settled(Reel reel, Pictures pictures, int budgetBytes) throws IOException {
+    private Reel fitted(Reel reel, Pictures pictures, int budgetBytes) throws IOException {
         KeptLoop kept = new KeptLoop(pictures);
         Slim slim = new Slim(FrameThreads.ALL, Stages.UNTOLD, kept);
         Trials trials = new Trials(slim, reel, kept, FrameThreads.ALL);
@@ -231,16 +228,40 @@ final class Make implements Callable<Integer> {
                 delivered.lossless());
     }
 
-    private Reel reel(StillsFolder stills) throws IOException {
-        Reel reel = Edit.apply(new AddStills(stills.stills(), 0), Reel.empty("made"));
+    /** What there is before anything is said of it. */
+    private record Ingredients(Reel reel, Pictures pictures) {}
+
+    private Ingredients ingredients(FormFiles files) throws IOException {
+        PrintWriter err = spec.commandLine().getErr();
+        if (WorkFile.isOne(source)) {
+            if (liningUp.isWanted()) {
+                throw new EditRejected(
+                        "--line-up", "is for a folder of stills; a working file has them where they lie");
+            }
+            WorkFile work = WorkFile.read(source);
+            return new Ingredients(work.reel(), work.pictures());
+        }
+        StillsFolder stills = StillsFolder.read(source, files, err);
+        if (stills.stills().isEmpty()) {
+            throw new EditRejected(source.toString(), "holds no picture that can be read");
+        }
+        if (liningUp.isWanted()) {
+            stills.lineUp(liningUp, report, err);
+        }
+        return new Ingredients(Edit.apply(new AddStills(stills.stills(), 0), Reel.empty("made")), stills.pictures());
+    }
+
+    /** @return the reel with all that was said of it; what was not said stays as it is */
+    private Reel settled(Reel reel) throws IOException {
+        Reel settled = reel;
         if (delayMillis != null) {
             var all = reel.frames().stream().map(Frame::id).toList();
-            reel = Edit.apply(new SetDelay(all, delayMillis), reel);
+            settled = Edit.apply(new SetDelay(all, delayMillis), settled);
         }
         if (plays != null) {
-            reel = Edit.apply(new SetPlays(playsAsNumber()), reel);
+            settled = Edit.apply(new SetPlays(playsAsNumber()), settled);
         }
-        return Edit.apply(delivery.of(reel), Edit.apply(forms.of(reel), reel));
+        return Edit.apply(delivery.of(settled), forms.told(settled));
     }
 
     private int playsAsNumber() {

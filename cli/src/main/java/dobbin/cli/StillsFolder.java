@@ -18,13 +18,12 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 
 /** A folder's pictures in memory, in counting order of their names. */
 final class StillsFolder {
     private final Map<String, Raster> rasters = new HashMap<>();
-    private final Map<String, Raster> copies = new ConcurrentHashMap<>();
+
     private final List<NewStill> stills = new ArrayList<>();
 
     static StillsFolder read(Path folder, PrintWriter problems) throws IOException {
@@ -78,9 +77,8 @@ final class StillsFolder {
         }
     }
 
-    /** Smaller copies are made when first asked for. */
     Pictures pictures() {
-        return (picture, level) -> copies.computeIfAbsent(picture + level, missing -> level.of(rasters.get(picture)));
+        return Copies.of(rasters);
     }
 
     private static List<Path> filesOf(Path folder) throws IOException {

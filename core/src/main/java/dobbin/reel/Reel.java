@@ -1,11 +1,11 @@
 package dobbin.reel;
 
+import dobbin.lettering.OwnTypeface;
 import dobbin.raster.Size;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -13,7 +13,6 @@ import java.util.function.Consumer;
 import java.util.function.IntUnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 
 /**
  * A loop in the making.
@@ -225,35 +224,12 @@ public record Reel(
 
     /** @return all uploaded pictures the document uses */
     public Set<PictureRef> pictures() {
-        Set<PictureRef> used = new LinkedHashSet<>();
-        for (Frame frame : frames) {
-            used.addAll(pictures(frame.content()));
-            if (!frame.ink().none()) {
-                used.add(frame.ink().ref());
-            }
-        }
-        used.addAll(backdrop.match(fill -> List.of(), still -> List.of(still.ref())));
-        cutouts.forEach(cutout -> used.addAll(pictures(cutout.art())));
-        return used;
+        return UsedFiles.pictures(this);
     }
 
-    private static List<PictureRef> pictures(FrameContent content) {
-        return content.match(
-                still -> List.of(still.ref()),
-                card -> List.of(),
-                fade -> Stream.of(fade.from(), fade.to())
-                        .flatMap(each -> pictures(each).stream())
-                        .toList());
-    }
-
-    private static List<PictureRef> pictures(Art art) {
-        return art.match(
-                Cycle::pictures,
-                words -> List.of(),
-                shape -> List.of(),
-                group -> group.members().stream()
-                        .flatMap(member -> pictures(member.art()).stream())
-                        .toList());
+    /** @return all typefaces the document uses whose files were brought */
+    public Set<OwnTypeface> typefaces() {
+        return UsedFiles.typefaces(this);
     }
 
     private static void checkFrames(List<Frame> frames, int nextId) {

@@ -27,6 +27,11 @@ public enum FileKind {
         return mediaType;
     }
 
+    /** @return what the names of such files usually end in, without the dot */
+    public String ending() {
+        return endings.length == 0 ? "bin" : endings[0];
+    }
+
     /** @param bytes the file, or at least its first 12 bytes */
     public static FileKind of(byte[] bytes) {
         if (startsWith(bytes, 0, 0xFF, 0xD8, 0xFF)) {

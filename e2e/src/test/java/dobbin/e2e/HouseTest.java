@@ -23,6 +23,8 @@ class HouseTest {
                 .definedBy("dobbin.server..")
                 .layer("cli")
                 .definedBy("dobbin.cli..")
+                .layer("document")
+                .definedBy("dobbin.document..")
                 .layer("core")
                 .definedBy(
                         "dobbin.color",
@@ -44,8 +46,10 @@ class HouseTest {
                 .mayNotBeAccessedByAnyLayer()
                 .whereLayer("cli")
                 .mayNotBeAccessedByAnyLayer()
-                .whereLayer("core")
+                .whereLayer("document")
                 .mayOnlyBeAccessedByLayers("server", "cli")
+                .whereLayer("core")
+                .mayOnlyBeAccessedByLayers("server", "cli", "document")
                 .check(HOUSE);
     }
 

@@ -12,6 +12,7 @@ import org.springframework.util.unit.DataSize;
  * @param dataFolder where the database lies
  * @param demo whether to put the demo reels on an empty shelf
  * @param maxFileSize of one uploaded file
+ * @param maxWorkingFileSize of one working file
  * @param maxMegapixels of one picture
  * @param maxFramesPerFile of one animation
  * @param longestReading how long reading one file may take
@@ -25,6 +26,7 @@ public record Settings(
         String dataFolder,
         boolean demo,
         DataSize maxFileSize,
+        DataSize maxWorkingFileSize,
         int maxMegapixels,
         int maxFramesPerFile,
         Duration longestReading,

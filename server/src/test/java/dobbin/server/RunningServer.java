@@ -122,7 +122,7 @@ final class RunningServer implements BeforeAllCallback, AfterAllCallback {
             HttpResponse<byte[]> response =
                     http.send(request.timeout(Duration.ofMinutes(1)).build(), HttpResponse.BodyHandlers.ofByteArray());
             boolean isJson =
-                    response.headers().firstValue("Content-Type").orElse("").contains("json");
+                    response.headers().firstValue("Content-Type").orElse("").matches("application/(problem\\+)?json.*");
             return new Answer(
                     response.statusCode(), isJson ? JSON.readTree(response.body()) : null, response.body(), response);
         } catch (IOException e) {

@@ -19,11 +19,16 @@ public final class DataFolder {
 
     private DataFolder() {}
 
+    /** @return where files lie that are on their way in or out */
+    static Path incoming(Path folder) {
+        return folder.resolve("incoming");
+    }
+
     /** @return a sentence on why it cannot be used and what to do, or nothing */
     public static Optional<String> problemWith(Path folder) {
         try {
             Files.createDirectories(folder);
-            emptyIncoming(folder.resolve("incoming"));
+            emptyIncoming(incoming(folder));
         } catch (IOException e) {
             return Optional.of("The data folder " + folder
                     + " cannot be made or written to. Choose another with --data, or change" + " who may write there.");

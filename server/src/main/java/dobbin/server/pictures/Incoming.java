@@ -1,9 +1,9 @@
 package dobbin.server.pictures;
 
 import dobbin.reel.ContentName;
+import dobbin.server.data.Spool;
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -12,6 +12,7 @@ import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.Arrays;
 import java.util.HexFormat;
+import java.util.Optional;
 
 /** A file that has come in, not yet in memory. */
 interface Incoming extends AutoCloseable {
@@ -61,29 +62,23 @@ interface Incoming extends AutoCloseable {
      * Puts what comes on the disk, and not into memory.
      *
      * @param most bytes it may have
-     * @return null where it has more
+     * @return nothing where it has more
      */
-    static Incoming spooled(InputStream body, Path folder, long most) throws IOException {
-        Path file = Files.createTempFile(folder, "incoming", null);
-        try (OutputStream out = Files.newOutputStream(file)) {
-            DigestInputStream in = new DigestInputStream(body, MessageDigest.getInstance("SHA-256"));
-            byte[] buffer = new byte[64 * 1024];
-            long size = 0;
-            for (int read = in.read(buffer); read >= 0; read = in.read(buffer)) {
-                size += read;
-                if (size > most) {
-                    Files.delete(file);
-                    return null;
-                }
-                out.write(buffer, 0, read);
-            }
-            return new OnDisk(
-                    file, size, HexFormat.of().formatHex(in.getMessageDigest().digest()));
+    static Optional<Incoming> spooled(InputStream body, Spool spool, long most) throws IOException {
+        MessageDigest digest = sha256();
+        Optional<Path> file = spool.take(new DigestInputStream(body, digest), most);
+        if (file.isEmpty()) {
+            return Optional.empty();
+        }
+        return Optional.of(
+                new OnDisk(file.get(), Files.size(file.get()), HexFormat.of().formatHex(digest.digest())));
+    }
+
+    private static MessageDigest sha256() {
+        try {
+            return MessageDigest.getInstance("SHA-256");
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException("Every JDK has SHA-256", e);
-        } catch (IOException e) {
-            Files.deleteIfExists(file);
-            throw e;
         }
     }
 
@@ -108,12 +103,7 @@ interface Incoming extends AutoCloseable {
 
         @Override
         public void close() {
-            try {
-                Files.deleteIfExists(file);
-            } catch (IOException e) {
-                // The folder is emptied at the next start.
-                file.toFile().deleteOnExit();
-            }
+            Spool.remove(file);
         }
     }
 }

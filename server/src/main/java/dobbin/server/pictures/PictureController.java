@@ -4,6 +4,7 @@ import dobbin.edit.NewStill;
 import dobbin.gather.Choices;
 import dobbin.reel.Ranges;
 import dobbin.server.Settings;
+import dobbin.server.data.Spool;
 import dobbin.server.web.Failures;
 import dobbin.server.web.Refused;
 import dobbin.still.CountingOrder;
@@ -18,10 +19,9 @@ import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
@@ -46,13 +46,13 @@ class PictureController {
     private final Reading reading;
     private final Settings settings;
     private final JsonMapper json;
-    private final Path folder;
+    private final Spool spool;
 
-    PictureController(Reading reading, Settings settings, JsonMapper json) throws IOException {
+    PictureController(Reading reading, Settings settings, JsonMapper json, Spool spool) {
         this.reading = reading;
         this.settings = settings;
         this.json = json;
-        this.folder = Files.createDirectories(Path.of(settings.dataFolder(), "incoming"));
+        this.spool = spool;
     }
 
     /**
@@ -65,11 +65,15 @@ class PictureController {
             List<String> notes,
             @Schema(types = {"string", "null"}) String problem) {}
 
-    record LimitsView(long maxFileBytes, int maxMegapixels, int maxFramesPerFile) {}
+    record LimitsView(long maxFileBytes, long maxWorkingFileBytes, int maxMegapixels, int maxFramesPerFile) {}
 
     @GetMapping("/api/limits")
     LimitsView limits() {
-        return new LimitsView(settings.maxFileSize().toBytes(), settings.maxMegapixels(), settings.maxFramesPerFile());
+        return new LimitsView(
+                settings.maxFileSize().toBytes(),
+                settings.maxWorkingFileSize().toBytes(),
+                settings.maxMegapixels(),
+                settings.maxFramesPerFile());
     }
 
     /** Names of files that are to be brought in. */
@@ -144,14 +148,12 @@ class PictureController {
 
     private Incoming incoming(HttpServletRequest request, String name) throws IOException {
         long most = settings.maxFileSize().toBytes();
-        Incoming incoming =
-                request.getContentLengthLong() > most ? null : Incoming.spooled(request.getInputStream(), folder, most);
-        if (incoming == null) {
-            throw new Refused(
-                    HttpStatus.CONTENT_TOO_LARGE,
-                    quoted(name) + "is larger than " + most / 1_000_000 + " MB. Make it smaller first.");
-        }
-        return incoming;
+        Optional<Incoming> incoming = request.getContentLengthLong() > most
+                ? Optional.empty()
+                : Incoming.spooled(request.getInputStream(), spool, most);
+        return incoming.orElseThrow(() -> new Refused(
+                HttpStatus.CONTENT_TOO_LARGE,
+                quoted(name) + "is larger than " + most / 1_000_000 + " MB. Make it smaller first."));
     }
 
     private static String quoted(String name) {

@@ -6,6 +6,7 @@ import dobbin.gather.FileOpener;
 import dobbin.gather.Gathered;
 import dobbin.gather.Opened;
 import dobbin.gather.SeriesFile;
+import dobbin.gather.StillFile;
 import dobbin.raster.Raster;
 import dobbin.raster.Resampler;
 import dobbin.raster.Size;
@@ -22,6 +23,7 @@ import dobbin.still.Checkpoint;
 import dobbin.still.DecodeLimits;
 import dobbin.still.FileKind;
 import dobbin.still.PngWriter;
+import dobbin.still.ReducedPng;
 import dobbin.still.StillReader;
 import dobbin.still.TakenTime;
 import dobbin.still.UnreadablePicture;
@@ -111,6 +113,10 @@ public class PictureLibrary implements Pictures {
                 incoming.size(),
                 checkpoint::check,
                 () -> incoming.size() + FileOpener.bytesToOpen(incoming.bytes(), limits));
+        return needed(bytes);
+    }
+
+    private long needed(long bytes) throws UnreadablePicture {
         if (bytes > budget.mostBytes()) {
             throw new UnreadablePicture("needs " + bytes / 1_000_000 + " MB of memory to be read, and Dobbin has "
                     + budget.mostBytes() / 1_000_000
@@ -150,6 +156,39 @@ public class PictureLibrary implements Pictures {
         PictureInfo kept = keepFrame(new Gathered(working, drawn.size(), 0, false));
         data.force();
         return new PictureRef(kept.id(), drawn.size());
+    }
+
+    /** @return the file of a picture, as it came or as it was made here */
+    public byte[] file(String picture) {
+        byte[] file = store.whole(picture).orElseThrow(() -> new NotFound("There is no picture " + picture + "."));
+        byte[] whole = StoredPatch.isPatch(file) ? PngWriter.bytes(raster(picture, Level.FULL)) : file;
+        if (!ContentName.of(whole).equals(picture)) {
+            throw new DamagedPicture(picture, null);
+        }
+        return whole;
+    }
+
+    /**
+     * Keeps a file that is one still, unless it is here already. Waits until there is memory for it.
+     *
+     * @param size that a document says it has
+     * @throws UnreadablePicture where it is no such still
+     * @throws java.util.concurrent.CancellationException from {@code checkpoint}
+     */
+    public void keepAgain(byte[] file, Size size, Checkpoint checkpoint) throws UnreadablePicture {
+        String name = ContentName.of(file);
+        PictureInfo known = store.infos(List.of(name)).get(name);
+        if (known != null) {
+            if (!size.equals(new Size(known.width(), known.height()))) {
+                throw new UnreadablePicture("is here already in another size");
+            }
+            store.touch(name);
+            return;
+        }
+        long bytes = needed(file.length + StillFile.bytesToRead(file, limits));
+        Gathered still = budget.during(bytes, checkpoint::check, () -> StillFile.read(file, size, limits, checkpoint));
+        boolean own = ReducedPng.sizeBefore(file).isPresent();
+        keep(still, file, FileKind.of(file), () -> isReduced(still) && !own ? StoredCopy.pack(still.raster()) : null);
     }
 
     /**
@@ -247,17 +286,10 @@ public class PictureLibrary implements Pictures {
         return keep(still, file, kind, () -> isReduced(still) ? StoredCopy.pack(still.raster()) : null);
     }
 
-    /**
-     * A frame of an animation, or a page of several, has no file of its own until it gets one here. Where it was reduced, the file says from
-     * what: pictures of two sizes are two, though they may be the same pixels when reduced.
-     */
+    /** A frame of an animation, or a page of several, has no file of its own until it gets one here. */
     private PictureInfo keepFrame(Gathered still) {
-        byte[] file = isReduced(still)
-                ? PngWriter.bytes(
-                        still.raster(),
-                        "Reduced from " + still.size().width() + " x "
-                                + still.size().height())
-                : PngWriter.bytes(still.raster());
+        byte[] file =
+                isReduced(still) ? ReducedPng.bytes(still.raster(), still.size()) : PngWriter.bytes(still.raster());
         return keep(still, file, FileKind.PNG, () -> null);
     }
 

@@ -4,6 +4,7 @@ import com.github.luben.zstd.Zstd;
 import com.github.luben.zstd.ZstdCompressCtx;
 import com.github.luben.zstd.ZstdDecompressCtx;
 import com.github.luben.zstd.ZstdException;
+import dobbin.document.UnreadableDocument;
 
 /**
  * Documents as they lie in the database: compressed, and told from an earlier document where there is one, so that a step

@@ -1,5 +1,6 @@
 package dobbin.server.reels;
 
+import dobbin.document.UnreadableDocument;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
@@ -7,11 +8,13 @@ import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.context.annotation.DependsOn;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
-/** The reel and step tables. */
+/** The reel and step tables. Words in documents name typeface files, which are known before. */
 @Repository
+@DependsOn("typefaceStore")
 class ReelStore {
     private static final String SELECT_ONE = """
             SELECT r.id, r.revision, r.step, r.touched, here.serial, here.title AS undo, after.title AS redo
@@ -28,13 +31,13 @@ class ReelStore {
     private static final String SELECT_EXPIRED = "SELECT id FROM reel WHERE removed_at < :before";
     private static final String SELECT_IDS = "SELECT id FROM reel";
     private static final String INSERT_REEL = """
-            INSERT INTO reel (id, revision, step, touched, card) VALUES (:id, 1, 0, :now, :card)""";
+            INSERT INTO reel (id, revision, step, touched, card) VALUES (:id, 1, :step, :now, :card)""";
     private static final String INSERT_STEP = """
             INSERT INTO step (reel, number, title, packed_edit, packed, base, made)
-            VALUES (:reel, :number, :title, :edit, :packed, :base, :now)""";
+            VALUES (:reel, :number, :title, :edit, :packed, :base, :made)""";
     private static final String REPLACE_STEP = """
             UPDATE step SET title = :title, packed_edit = :edit, packed = :packed, document = NULL, edit = NULL,
-                base = :base, made = :now, serial = NEXT VALUE FOR step_serial
+                base = :base, made = :made, serial = NEXT VALUE FOR step_serial
             WHERE reel = :reel AND number = :number""";
     private static final String DELETE_UNDONE = "DELETE FROM step WHERE reel = :id AND number > :step";
     private static final String ADVANCE = """
@@ -86,13 +89,19 @@ class ReelStore {
 
     record Near(int number, long serial) {}
 
-    void insert(String id, byte[] document, String card) {
+    /** Puts in a reel, which has no step yet. @param step it will stand on */
+    void insert(String id, int step, String card) {
         jdbc.sql(INSERT_REEL)
                 .param("id", id)
+                .param("step", step)
                 .param("now", now())
                 .param("card", card)
                 .update();
-        write(INSERT_STEP, id, 0, new NewStep("Begin", null, document, card));
+    }
+
+    /** Puts in a step that was made earlier, with what the reel was after it. */
+    void insertStep(String id, int number, String title, byte[] document, Instant made) {
+        write(INSERT_STEP, id, number, new NewStep(title, null, document, null), made.atOffset(ZoneOffset.UTC));
     }
 
     Optional<Row> find(String id) {
@@ -136,7 +145,7 @@ class ReelStore {
                 .param("id", from.id())
                 .param("step", from.step())
                 .update();
-        write(INSERT_STEP, from.id(), from.step() + 1, step);
+        write(INSERT_STEP, from.id(), from.step() + 1, step, now());
         return true;
     }
 
@@ -145,7 +154,7 @@ class ReelStore {
         if (!moveTo(from, from.step(), step.card())) {
             return false;
         }
-        write(REPLACE_STEP, from.id(), from.step(), step);
+        write(REPLACE_STEP, from.id(), from.step(), step, now());
         return true;
     }
 
@@ -240,7 +249,7 @@ class ReelStore {
                         () -> new UnreadableDocument("This reel is damaged: a part of what is stored is missing."));
     }
 
-    private void write(String sql, String reel, int number, NewStep step) {
+    private void write(String sql, String reel, int number, NewStep step, OffsetDateTime made) {
         int base = number - number % STEPS_OF_ONE_BASE;
         boolean alone = base == number;
         jdbc.sql(sql)
@@ -252,7 +261,7 @@ class ReelStore {
                         "packed",
                         alone ? Packing.pack(step.document()) : Packing.pack(step.document(), base(reel, base)))
                 .param("base", alone ? null : base)
-                .param("now", now())
+                .param("made", made)
                 .update();
     }
 

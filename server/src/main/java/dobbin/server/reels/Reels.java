@@ -2,6 +2,8 @@ package dobbin.server.reels;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import dobbin.document.ReelDocument;
+import dobbin.document.UnreadableDocument;
 import dobbin.edit.Edit;
 import dobbin.edit.EditRejected;
 import dobbin.reel.PictureRef;
@@ -33,6 +35,7 @@ public class Reels {
     private static final int REELS_REMEMBERED = 16;
 
     private static final int MAX_TITLE_LENGTH = 200;
+    private static final String FIRST_STEP = "Begin";
     /** A row of nudges is undone at once where each comes this soon after the one before. */
     private static final Duration IN_A_ROW = Duration.ofSeconds(1);
 
@@ -71,7 +74,10 @@ public class Reels {
 
     public OpenReel create(Reel reel) {
         String id = UUID.randomUUID().toString();
-        transaction.executeWithoutResult(status -> store.insert(id, documents.write(reel), cards.write(Seen.of(reel))));
+        transaction.executeWithoutResult(status -> {
+            store.insert(id, 0, cards.write(Seen.of(reel)));
+            store.insertStep(id, 0, FIRST_STEP, ReelDocument.write(reel), Instant.now());
+        });
         data.force();
         return open(id);
     }
@@ -148,7 +154,10 @@ public class Reels {
             Optional<Edit> earlier = stale ? Optional.empty() : goneOnWith(from, edit);
             Edit whole = earlier.map(edit::joined).orElse(edit);
             ReelStore.NewStep step = new ReelStore.NewStep(
-                    shortened(whole.title(before)), documents.write(whole), documents.write(after), cards.write(seen));
+                    shortened(whole.title(before)),
+                    documents.write(whole),
+                    ReelDocument.write(after),
+                    cards.write(seen));
             Seen earlierSeen = seen(from);
             boolean stored = earlier.isPresent() ? store.replace(from, step) : store.append(from, step);
             if (stored && earlier.isPresent()) {
@@ -222,7 +231,7 @@ public class Reels {
                 throw new StaleBase(opened(from));
             }
             int step = destination.stepFrom(from);
-            Reel there = documents.read(store.document(id, step)
+            Reel there = ReelDocument.read(store.document(id, step)
                     .orElseThrow(() -> new EditRejected("step", step + " is not in the history of this reel")));
             return store.moveTo(from, step, cards.write(Seen.of(there)));
         });

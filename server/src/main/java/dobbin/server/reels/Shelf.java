@@ -1,5 +1,7 @@
 package dobbin.server.reels;
 
+import dobbin.document.ReelDocument;
+import dobbin.document.UnreadableDocument;
 import dobbin.raster.Size;
 import dobbin.server.data.DataStore;
 import java.nio.charset.StandardCharsets;
@@ -20,7 +22,6 @@ public class Shelf {
     static final int MOST_OF_A_PAGE = 200;
 
     private final ReelStore store;
-    private final Documents documents;
     private final Cards cards;
     private final TransactionTemplate transaction;
     private final DataStore data;
@@ -28,13 +29,11 @@ public class Shelf {
 
     Shelf(
             ReelStore store,
-            Documents documents,
             Cards cards,
             TransactionTemplate transaction,
             DataStore data,
             ApplicationEventPublisher changes) {
         this.store = store;
-        this.documents = documents;
         this.cards = cards;
         this.transaction = transaction;
         this.data = data;
@@ -134,7 +133,7 @@ public class Shelf {
     }
 
     private Cards.Card renewed(String id) {
-        Seen seen = Seen.of(documents.read(store.current(id).orElseThrow(() -> Reels.noReel(id))));
+        Seen seen = Seen.of(ReelDocument.read(store.current(id).orElseThrow(() -> Reels.noReel(id))));
         store.setCard(id, cards.write(seen));
         return Cards.Card.of(seen);
     }

@@ -4,6 +4,7 @@ import dobbin.lettering.OwnTypeface;
 import dobbin.lettering.UnusableTypeface;
 import dobbin.reel.ContentName;
 import dobbin.server.data.DataStore;
+import dobbin.server.web.NotFound;
 import java.util.List;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -27,8 +28,17 @@ public class TypefaceStore {
         jdbc.sql(SELECT_IDS).query(String.class).list().forEach(this::know);
     }
 
+    /** @return the file of that name */
+    public byte[] file(String id) {
+        return jdbc.sql(SELECT)
+                .param("id", id)
+                .query(byte[].class)
+                .optional()
+                .orElseThrow(() -> new NotFound("There is no typeface " + id + "."));
+    }
+
     /** Keeps a file. @throws UnusableTypeface if it cannot be used */
-    OwnTypeface keep(byte[] file) throws UnusableTypeface {
+    public OwnTypeface keep(byte[] file) throws UnusableTypeface {
         String id = ContentName.of(file);
         OwnTypeface typeface = OwnTypeface.of(file, id);
         data.needRoom(file.length);

@@ -1,5 +1,6 @@
 package dobbin.server.web;
 
+import dobbin.document.UnreadableDocument;
 import dobbin.edit.EditRejected;
 import dobbin.reel.OutOfRange;
 import java.util.concurrent.CompletionException;
@@ -15,7 +16,7 @@ public final class Failures {
             return "There was not enough memory for this. Try again when less is under way, or start Dobbin with more"
                     + " (DOBBIN_MEMORY=2g).";
         }
-        if (cause instanceof NotFound || cause instanceof Refused || cause instanceof Explained) {
+        if (cause instanceof NotFound || cause instanceof Refused || isExplained(cause)) {
             return cause.getMessage();
         }
         if (cause instanceof EditRejected rejected) {
@@ -43,4 +44,8 @@ public final class Failures {
 
     /** A failure whose message is a whole sentence for the person who meets it. */
     public interface Explained {}
+
+    static boolean isExplained(Throwable failure) {
+        return failure instanceof Explained || failure instanceof UnreadableDocument;
+    }
 }

@@ -1,5 +1,6 @@
 package dobbin.server.web;
 
+import dobbin.document.Shapes;
 import io.swagger.v3.core.converter.AnnotatedType;
 import io.swagger.v3.core.converter.ModelConverters;
 import io.swagger.v3.oas.models.OpenAPI;
@@ -22,14 +23,14 @@ class OpenApiShape {
     @Bean
     OpenApiCustomizer shapes() {
         return api -> {
-            Json.SEALED.forEach(union -> describeKinds(api, union));
+            Shapes.SEALED.forEach(union -> describeKinds(api, union));
             api.getComponents().getSchemas().values().forEach(OpenApiShape::requireAllFields);
             api.setInfo(new Info().title("Dobbin").version("1"));
             api.setServers(null);
         };
     }
 
-    private static void describeKinds(OpenAPI api, Json.Sealed union) {
+    private static void describeKinds(OpenAPI api, Shapes.Sealed union) {
         ComposedSchema either = new ComposedSchema();
         Discriminator discriminator = new Discriminator().propertyName(union.property());
         for (Class<?> kind : union.kinds()) {
@@ -38,10 +39,10 @@ class OpenApiShape {
             String name = kind.getSimpleName();
             Schema<?> schema = resolved.schema;
             schema.setTypes(Set.of("object"));
-            schema.addProperty(union.property(), new StringSchema()._enum(List.of(Json.Sealed.nameOf(kind))));
+            schema.addProperty(union.property(), new StringSchema()._enum(List.of(Shapes.Sealed.nameOf(kind))));
             api.getComponents().addSchemas(name, schema);
             either.addOneOfItem(new Schema<>().$ref("#/components/schemas/" + name));
-            discriminator.mapping(Json.Sealed.nameOf(kind), "#/components/schemas/" + name);
+            discriminator.mapping(Shapes.Sealed.nameOf(kind), "#/components/schemas/" + name);
         }
         either.setDiscriminator(discriminator);
         api.getComponents().addSchemas(union.base().getSimpleName(), either);

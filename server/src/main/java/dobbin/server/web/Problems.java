@@ -56,7 +56,7 @@ class Problems extends ResponseEntityExceptionHandler {
     /** @return null where there is nobody to be told: browsers give up pictures that are out of sight */
     @ExceptionHandler
     ProblemDetail unforeseen(Exception e) {
-        if (e instanceof Failures.Explained) {
+        if (Failures.isExplained(e)) {
             return problem(HttpStatus.UNPROCESSABLE_CONTENT, "Damaged", e.getMessage());
         }
         if (Failures.isOfAFullDisk(e)) {

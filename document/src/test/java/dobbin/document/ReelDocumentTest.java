@@ -1,4 +1,4 @@
-package dobbin.server.reels;
+package dobbin.document;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -9,7 +9,6 @@ import dobbin.edit.Edit;
 import dobbin.edit.LeaveOut;
 import dobbin.edit.NameRun;
 import dobbin.edit.NewStill;
-import dobbin.edit.SetDelay;
 import dobbin.gif.GifReader;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
@@ -24,7 +23,6 @@ import dobbin.reel.Reel;
 import dobbin.reel.Still;
 import dobbin.reel.Tracks;
 import dobbin.render.Pictures;
-import dobbin.server.web.Json;
 import dobbin.skerry.DemoFolder;
 import dobbin.skerry.SkerryPoint;
 import dobbin.slim.Progress;
@@ -38,18 +36,11 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import tools.jackson.databind.json.JsonMapper;
 
-class DocumentsTest {
-    private static Documents documents() {
-        JsonMapper.Builder builder = JsonMapper.builder();
-        new Json().coreShapes().customize(builder);
-        return new Documents(builder.build());
-    }
-
+class ReelDocumentTest {
     /** As they were stored by the version that had that form, with the demo's reels. */
     private static byte[] stored(int format) throws IOException {
-        try (InputStream in = DocumentsTest.class.getResourceAsStream("/documents/format-" + format + ".json")) {
+        try (InputStream in = ReelDocumentTest.class.getResourceAsStream("/documents/format-" + format + ".json")) {
             return in.readAllBytes();
         }
     }
@@ -67,11 +58,11 @@ class DocumentsTest {
         "9, The evening crossing"
     })
     void everyFormThatWasEverStoredIsOpenedAndDelivered(int format, String name) throws Exception {
-        Reel reel = documents().read(stored(format));
+        Reel reel = ReelDocument.read(stored(format));
         assertThat(reel.name()).isEqualTo(name);
         assertThat(reel.frames()).isNotEmpty();
         assertThat(reel.delivery().encoding()).isEqualTo(Encoding.USUAL);
-        assertThat(documents().read(documents().write(reel))).isEqualTo(reel);
+        assertThat(ReelDocument.read(ReelDocument.write(reel))).isEqualTo(reel);
         Pictures gray = (picture, level) -> Raster.filled(new Size(32, 24), 0xFF808080);
         byte[] file = new Slim(Runnable::run)
                 .deliver(reel.withDelivery(reel.delivery().withWidth(48)), gray, Progress.NONE)
@@ -81,18 +72,18 @@ class DocumentsTest {
 
     @Test
     void theFirstFormHasRunsCardsAndFitsAsTheyWere() throws Exception {
-        Reel reel = documents().read(stored(1));
+        Reel reel = ReelDocument.read(stored(1));
         assertThat(reel.runs()).isEmpty();
         assertThat(reel.frames()).allSatisfy(frame -> {
             assertThat(frame.leftOut()).isFalse();
             assertThat(((Still) frame.content()).fit()).isEqualTo(Fit.USUAL);
         });
-        assertThat(reel.frames()).isEqualTo(documents().read(stored(2)).frames());
+        assertThat(reel.frames()).isEqualTo(ReelDocument.read(stored(2)).frames());
     }
 
     @Test
     void cutOutsOfTheThirdFormAreWhereTheyWereAndShowWhatTheyDid() throws Exception {
-        Reel reel = documents().read(stored(3));
+        Reel reel = ReelDocument.read(stored(3));
         Cutout gull = reel.cutouts().stream()
                 .filter(each -> each.name().equals("Gull"))
                 .findFirst()
@@ -104,7 +95,7 @@ class DocumentsTest {
 
     @Test
     void stillsOfTheEighthFormLieAsTheyDid() throws Exception {
-        Reel reel = documents().read(stored(8));
+        Reel reel = ReelDocument.read(stored(8));
         assertThat(reel.frames().get(0).content()).isInstanceOfSatisfying(Still.class, still -> {
             assertThat(still.aligned()).isEqualTo(Aligned.NONE);
             assertThat(still.taken()).isEqualTo(Still.NO_TIME);
@@ -114,7 +105,7 @@ class DocumentsTest {
 
     @Test
     void stillsOfTheNinthFormLieWhereTheyWereLinedUp() throws Exception {
-        Reel reel = documents().read(stored(9));
+        Reel reel = ReelDocument.read(stored(9));
         assertThat(reel.frames().get(0).content()).isInstanceOfSatisfying(Still.class, still -> {
             assertThat(still.aligned()).isEqualTo(new Aligned(3.5, -2.25, 1.5, 1.02, 0.88));
             assertThat(still.light()).isEqualTo(new Light(1.05, -0.01));
@@ -124,31 +115,18 @@ class DocumentsTest {
     @Test
     void aReelByAnyNameIsWhatItIs() {
         Reel reel = Reel.empty("\"encoding\" of \"nextFrameId\"");
-        assertThat(documents().read(documents().write(reel))).isEqualTo(reel);
+        assertThat(ReelDocument.read(ReelDocument.write(reel))).isEqualTo(reel);
     }
 
     @Test
     void whatALaterVersionStoredIsNotGuessedAt() {
         byte[] later = "{\"format\":99,\"reel\":{}}".getBytes(StandardCharsets.UTF_8);
-        assertThatThrownBy(() -> documents().read(later))
+        assertThatThrownBy(() -> ReelDocument.read(later))
                 .isInstanceOf(UnreadableDocument.class)
                 .hasMessageContaining("a later version of Dobbin");
-        assertThatThrownBy(() -> documents().read("{\"name\":".getBytes(StandardCharsets.UTF_8)))
+        assertThatThrownBy(() -> ReelDocument.read("{\"name\":".getBytes(StandardCharsets.UTF_8)))
                 .isInstanceOf(UnreadableDocument.class)
                 .hasMessageContaining("damaged");
-    }
-
-    @Test
-    void packedDocumentsComeBackAndTakeLittle() {
-        Reel reel = withStills(500);
-        byte[] before = documents().write(reel);
-        byte[] after = documents().write(Edit.apply(new SetDelay(List.of(7), 240), reel));
-        byte[] packed = Packing.pack(after, before);
-        assertThat(Packing.unpack(packed, before)).isEqualTo(after);
-        assertThat(packed).hasSizeLessThan(400);
-        assertThat(Packing.unpack(Packing.pack(before))).isEqualTo(before);
-        packed[packed.length / 2] ^= 4;
-        assertThatThrownBy(() -> Packing.unpack(packed, before)).isInstanceOf(UnreadableDocument.class);
     }
 
     private static Reel withStills(int count) {
@@ -167,7 +145,7 @@ class DocumentsTest {
             reel = Edit.apply(edit, reel);
         }
         assertThat(reel.cutouts()).hasSize(5);
-        assertThat(documents().read(documents().write(reel))).isEqualTo(reel);
+        assertThat(ReelDocument.read(ReelDocument.write(reel))).isEqualTo(reel);
     }
 
     private static List<NewStill> stills(DemoFolder folder) {
@@ -182,6 +160,6 @@ class DocumentsTest {
         reel = Edit.apply(new AddCard(Card.blank("9cc3e0"), 1_500, 4), reel);
         reel = Edit.apply(new NameRun(List.of(4, 5), "End"), reel);
         reel = Edit.apply(new LeaveOut(List.of(1), true), reel);
-        assertThat(documents().read(documents().write(reel))).isEqualTo(reel);
+        assertThat(ReelDocument.read(ReelDocument.write(reel))).isEqualTo(reel);
     }
 }

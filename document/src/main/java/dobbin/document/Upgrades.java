@@ -1,4 +1,4 @@
-package dobbin.server.reels;
+package dobbin.document;
 
 import dobbin.dither.Dithering;
 import dobbin.lettering.OwnTypeface;
@@ -57,8 +57,7 @@ final class Upgrades {
     ObjectNode current(JsonNode document) {
         int format = document.has("format") ? document.get("format").asInt() : unnumbered(document);
         if (format > CURRENT) {
-            throw new UnreadableDocument(
-                    "This reel was stored by a later version of Dobbin. Start that one to open it.");
+            throw UnreadableDocument.ofALaterVersion();
         }
         ObjectNode reel = (ObjectNode) (document.has("format") ? document.get("reel") : document);
         if (format < 2) {
