@@ -21,6 +21,9 @@ export function bytesOf(text: string): number | null {
   return Math.round(number * (unit === 'mb' ? 1_000_000 : unit.startsWith('b') ? 1 : 1000))
 }
 
+/** A visible error, times 100. */
+export const errorText = (error: number): string => error.toFixed(error < 10 ? 2 : 1)
+
 /** A delay on a card: 60 ms, 1.2 s. */
 export function delayText(millis: number): string {
   return millis < 1000 ? `${millis} ms` : `${trimmed(millis / 1000)} s`

@@ -32,6 +32,8 @@ export const useReel = defineStore('reel', () => {
   const job = shallowRef<JobView | null>(null)
   /** Counts the settings that were heard to be tried on this reel. */
   const tried = ref(0)
+  /** Counts what was heard of its deliveries. */
+  const delivered = ref(0)
   const saving = ref(0)
   /** Counts the changes made in this tab. */
   const changedHere = ref(0)
@@ -193,6 +195,7 @@ export const useReel = defineStore('reel', () => {
     })
     stream.addEventListener('weight', (event) => takeWeight(JSON.parse(event.data) as WeightView))
     stream.addEventListener('tried', () => tried.value++)
+    stream.addEventListener('delivered', () => delivered.value++)
     stream.addEventListener('job', (event) => {
       job.value = JSON.parse(event.data) as JobView
     })
@@ -208,6 +211,7 @@ export const useReel = defineStore('reel', () => {
         take(told)
         takeWeight(weighed)
         tried.value++
+        delivered.value++
         await followJob()
       }
     } catch (failure) {
@@ -257,5 +261,5 @@ export const useReel = defineStore('reel', () => {
     }
   }
 
-  return { reel, frames, ids, weight, rhythm, rhythmProblem, job, tried, saving, changedHere, open, close, take, dispatch, draw, imprint, evenLight, dispatchLatest, settled, together, weighAgain, undo, redo, goToStep }
+  return { reel, frames, ids, weight, rhythm, rhythmProblem, job, tried, delivered, saving, changedHere, open, close, take, dispatch, draw, imprint, evenLight, dispatchLatest, settled, together, weighAgain, undo, redo, goToStep }
 })

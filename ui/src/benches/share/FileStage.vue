@@ -1,22 +1,18 @@
 <script setup lang="ts">
-import { mdiPause, mdiPlay, mdiReplay } from '@mdi/js'
+import { mdiImageOutline, mdiPause, mdiPlay, mdiReplay, mdiSync } from '@mdi/js'
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { Size } from '@/api/types'
 import PageColors from '@/stage/PageColors.vue'
 import { usePage } from '@/stage/pages'
 import FirstFrame from './FirstFrame.vue'
+import InStep from './InStep.vue'
 import MockPage from './MockPage.vue'
 import { HALF, OWN_WIDTH, PLACES, WIDTHS } from './places'
 import type { Place } from './places'
-
-/** A file as it is: the one that would be delivered now, or one that was. */
-export interface ShownFile {
-  url: string
-  title: string
-  size: Size
-  facts: string
-}
+import { usePagePicture } from './pagePicture'
+import type { ShownFile } from './shownFile'
+import { canStep } from './steps'
 
 /** Real files in the real browser, at their real size, on the page colors they may live on. */
 const props = defineProps<{
@@ -31,6 +27,23 @@ const playing = ref(!matchMedia('(prefers-reduced-motion: reduce)').matches)
 const round = ref(0)
 const place = useLocalStorage<Place>('dobbin.sharePlace', 'plain')
 const width = ref(OWN_WIDTH)
+/** Whether two files are shown at one playhead. */
+const stepping = ref(false)
+const together = computed(() => stepping.value && props.files.length === 2)
+const own = usePagePicture()
+const chooser = ref<HTMLInputElement | null>(null)
+/** What lies behind the file. */
+const behind = computed(() =>
+  place.value === 'picture' && own.picture.value ? { background: `center / cover url(${own.picture.value})` } : { background: page.value },
+)
+const framed = computed(() => (place.value === 'plain' || place.value === 'picture' ? null : place.value))
+
+function takePicture(event: Event): void {
+  const [file] = (event.target as HTMLInputElement).files ?? []
+  if (file) {
+    own.show(file)
+  }
+}
 
 /** How large it is shown, its ratio kept. */
 function shownSize({ size }: ShownFile): Size {
@@ -56,19 +69,26 @@ function play(): void {
         <p class="quiet">{{ files[0]?.facts ?? state }}</p>
       </div>
       <page-colors />
-      <v-btn v-if="playing" size="small" :prepend-icon="mdiPause" :disabled="files.length === 0"
+      <v-btn v-if="files.length === 2" size="small" :variant="stepping ? 'flat' : 'outlined'" :color="stepping ? 'primary' : undefined" :prepend-icon="mdiSync" :aria-pressed="stepping" :disabled="!canStep"
+        :title="canStep ? 'The same moment of both' : 'This browser does not hand out the frames of files'" @click="stepping = !stepping">In step</v-btn>
+      <v-btn v-if="playing && !together" size="small" :prepend-icon="mdiPause" :disabled="files.length === 0"
         title="Show the first frame, still" @click="playing = false">Pause</v-btn>
-      <v-btn size="small" :prepend-icon="playing ? mdiReplay : mdiPlay" :disabled="files.length === 0"
+      <v-btn v-if="!together" size="small" :prepend-icon="playing ? mdiReplay : mdiPlay" :disabled="files.length === 0"
         title="Play the file from its start" @click="play">{{ playing ? 'Again' : 'Play' }}</v-btn>
     </div>
     <div class="where">
       <v-select v-model="place" :items="PLACES" item-value="value" item-title="title" label="Looked at on" variant="outlined" density="compact" hide-details />
       <v-select v-model="width" :items="WIDTHS" item-value="value" item-title="title" label="Shown" variant="outlined" density="compact" hide-details
         :disabled="place === 'tiles'" />
+      <template v-if="place === 'picture'">
+        <v-btn variant="outlined" :prepend-icon="mdiImageOutline" @click="chooser?.click()">{{ own.picture.value ? 'Another picture' : 'Choose a picture' }}</v-btn>
+        <input ref="chooser" type="file" accept="image/*" class="unseen" tabindex="-1" aria-label="Picture behind the file" @change="takePicture" />
+      </template>
     </div>
-    <div class="page" :style="{ background: page }" tabindex="0" role="group" aria-label="Page with the file">
-      <figure v-for="file in files" :key="file.title">
-        <component :is="place === 'plain' ? 'div' : MockPage" v-bind="place === 'plain' ? { class: 'bare' } : { place, background: page }">
+    <div class="page" :style="behind" tabindex="0" role="group" aria-label="Page with the file">
+      <in-step v-if="together" :files="files" :widths="files.map((file) => shownSize(file).width)" />
+      <figure v-for="file in together ? [] : files" :key="file.title">
+        <component :is="framed ? MockPage : 'div'" v-bind="framed ? { place: framed, background: page } : { class: 'bare' }">
           <img v-if="playing" :key="urlOf(file)" :src="urlOf(file)" :width="shownSize(file).width" :height="shownSize(file).height" :alt="file.title" />
           <first-frame v-else :src="file.url" :width="file.size.width" :height="file.size.height" :alt="file.title"
             :style="{ width: `${shownSize(file).width}px` }" />
@@ -115,7 +135,8 @@ p {
 
 .where {
   display: grid;
-  grid-template-columns: minmax(0, 220px) minmax(0, 200px);
+  grid-template-columns: minmax(0, 220px) minmax(0, 200px) auto;
+  justify-content: start;
   gap: 10px;
 }
 

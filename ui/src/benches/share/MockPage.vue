@@ -4,7 +4,7 @@ import type { Place } from './places'
 
 /** A page as it may be elsewhere, with the loop in it: its size, its edges and its pace are seen among other things. */
 const props = defineProps<{
-  place: Exclude<Place, 'plain'>
+  place: Exclude<Place, 'plain' | 'picture'>
   /** The color of the page, six hexadecimal digits after a number sign. */
   background: string
 }>()

@@ -15,12 +15,15 @@ import HtmlDialog from './HtmlDialog.vue'
 import PlaysField from './PlaysField.vue'
 import SetOnSlim from './SetOnSlim.vue'
 import WorkPanel from './WorkPanel.vue'
-import type { ShownFile } from './FileStage.vue'
+import { fileNameOf, useDeliveries } from './deliveries'
+import type { ShownFile } from './shownFile'
 
 const store = useReel()
-const deliveries = shallowRef<DeliveryView[]>([])
-/** The delivery that is looked at beside the file as set now, or null. */
+const all = useDeliveries()
+const { deliveries, load } = all
+/** The delivery that is looked at, or null; and the one beside it, or null for the file as set now. */
 const chosen = ref<string | null>(null)
+const beside = ref<string | null>(null)
 /** What files are called, without their endings. */
 const name = ref('')
 /** Whether what is pasted into a page is shown. */
@@ -49,29 +52,23 @@ const now = computed<ShownFile | null>(() => {
     facts: `${width} × ${height} · ${bytesText(weight.bytes)}`,
   }
 })
-const delivered = computed<ShownFile | null>(() => {
-  const delivery = deliveries.value.find((each) => each.id === chosen.value)
+function delivered(id: string | null): ShownFile | null {
+  const delivery = deliveries.value.find((each) => each.id === id)
   return delivery
     ? {
         url: deliveryUrl(delivery.id),
-        title: `${delivery.name}.gif`,
+        title: fileNameOf(delivery),
         size: { width: delivery.width, height: delivery.height },
         facts: `${delivery.width} × ${delivery.height} · ${bytesText(delivery.bytes)}`,
       }
     : null
-})
-/** What is being decided, and the delivery one compares it with, where the two differ. */
+}
+/** What is being decided, or a delivery, and the one it is compared with, where the two differ. */
 const shown = computed(() => {
   const same = now.value !== null && now.value.url === madeFrom.value.get(chosen.value ?? '')
-  return [same ? null : now.value, delivered.value].filter((file): file is ShownFile => file !== null)
+  const first = delivered(beside.value) ?? (same ? null : now.value)
+  return [first, delivered(chosen.value)].filter((file): file is ShownFile => file !== null)
 })
-
-async function load(): Promise<void> {
-  const id = store.reel?.id
-  if (id) {
-    deliveries.value = await answer(api.GET('/api/reels/{id}/deliveries', { params: { path: { id } } }))
-  }
-}
 
 /** @param download whether the browser saves the file as soon as it is made */
 async function deliver(name: string, download: boolean): Promise<void> {
@@ -93,50 +90,8 @@ async function deliver(name: string, download: boolean): Promise<void> {
 }
 
 async function remove(delivery: DeliveryView): Promise<void> {
-  const id = store.reel?.id
-  if (!id) {
-    return
-  }
-  try {
-    await answer(api.DELETE('/api/reels/{id}/deliveries/{delivery}', { params: { path: { id, delivery: delivery.id } } }))
-    chosen.value = chosen.value === delivery.id ? null : chosen.value
-    await load()
-    say(`“${delivery.name}.gif” is deleted.`, { label: 'Undo', run: () => void restore(id, delivery) })
-  } catch (failure) {
-    sayProblem(failure)
-  }
-}
-
-async function restore(id: string, delivery: DeliveryView): Promise<void> {
-  try {
-    await answer(api.POST('/api/reels/{id}/deliveries/{delivery}/restore', { params: { path: { id, delivery: delivery.id } } }))
-    await load()
-  } catch (failure) {
-    sayProblem(failure)
-  }
-}
-
-/** Sets the reel's delivery to what the file was made with. */
-async function reuse(delivery: DeliveryView): Promise<void> {
-  const path = { id: store.reel!.id, delivery: delivery.id }
-  try {
-    const settings = await answer(api.GET('/api/reels/{id}/deliveries/{delivery}/settings', { params: { path } }))
-    if (await store.dispatch({ type: 'setDelivery', delivery: settings })) {
-      say(`As set when “${delivery.name}.gif” was made.`)
-    }
-  } catch (failure) {
-    sayProblem(failure)
-  }
-}
-
-async function copyAddress(delivery: DeliveryView): Promise<void> {
-  const address = new URL(deliveryUrl(delivery.id), location.href).href
-  try {
-    await navigator.clipboard.writeText(address)
-    say(`Copied: ${address}`)
-  } catch {
-    say(`The browser does not let Dobbin copy. The address is ${address}`)
-  }
+  chosen.value = chosen.value === delivery.id ? null : chosen.value
+  await all.remove(delivery)
 }
 
 async function stop(): Promise<void> {
@@ -162,6 +117,8 @@ watch(job, async (now) => {
     sayProblem(new Error(now.problem))
   }
 })
+watch(chosen, (id) => (beside.value = beside.value === id ? null : beside.value))
+watch(() => store.delivered, () => void load().catch(sayProblem))
 watch(
   () => store.reel?.id,
   () => void load().catch(sayProblem),
@@ -182,7 +139,8 @@ watch(
     <file-stage :files="shown" :empty="store.frames.length === 0" :problem="store.weight?.problem ?? ''" />
     <section class="delivered" aria-label="Deliveries">
       <checks-panel />
-      <delivery-list v-model="chosen" :deliveries="deliveries" @remove="remove" @use="reuse" @copy="copyAddress" />
+      <delivery-list v-model="chosen" v-model:beside="beside" :deliveries="deliveries" @remove="remove" @use="all.reuse"
+        @copy="all.copyAddress" @copy-frame="all.copyFirstFrame" />
     </section>
   </div>
 </template>

@@ -1,11 +1,12 @@
 /** Where the file is looked at: on a bare page, or among other things. */
-export type Place = 'plain' | 'article' | 'thread' | 'tiles'
+export type Place = 'plain' | 'article' | 'thread' | 'tiles' | 'picture'
 
 export const PLACES: { value: Place; title: string }[] = [
   { value: 'plain', title: 'A bare page' },
   { value: 'article', title: 'An article' },
   { value: 'thread', title: 'A message thread' },
   { value: 'tiles', title: 'A grid of pictures' },
+  { value: 'picture', title: 'A picture of yours' },
 ]
 
 /** How wide it is shown, in CSS pixels; 0 for its own width, `HALF` for half of that, as for screens with twice the pixels. */

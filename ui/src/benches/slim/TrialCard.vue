@@ -4,10 +4,10 @@ import { computed, ref, watch } from 'vue'
 import { limits } from '@/api/limits'
 import { trialUrl } from '@/api/urls'
 import { sayProblem } from '@/ground/messages'
-import { bytesText } from '@/parts/format'
+import { bytesText, errorText } from '@/parts/format'
 import { useReel } from '@/reel/store'
 import { useSlimming } from './slimming'
-import { errorText, seenText, trialText } from './words'
+import { seenText, trialText } from './words'
 
 /** The setting that is pointed at, else the one that is taken: what it cost, and what would be better. */
 const store = useReel()

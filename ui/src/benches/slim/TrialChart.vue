@@ -2,11 +2,11 @@
 import { useElementSize } from '@vueuse/core'
 import { computed, nextTick, ref } from 'vue'
 import type { TrialView } from '@/api/types'
-import { bytesText } from '@/parts/format'
+import { bytesText, errorText } from '@/parts/format'
 import { useReel } from '@/reel/store'
 import { edgePath, scalesOf } from './chart'
 import { useSlimming } from './slimming'
-import { errorText, seenText, trialText } from './words'
+import { seenText, trialText } from './words'
 
 /** Weight against visible error: each setting that was tried is a dot, the budget a line. */
 const MARGIN = { left: 62, top: 26, right: 14, bottom: 40 }

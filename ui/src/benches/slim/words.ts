@@ -34,7 +34,6 @@ export const choiceText = (delivery: Delivery): string => titleOf(CHOICES, deliv
 
 export const everyText = (every: number): string => (every === 1 ? 'every frame' : `one frame in ${every}`)
 
-export const errorText = (error: number): string => error.toFixed(error < 10 ? 2 : 1)
 
 /** All that a trial was set to, in a few words. */
 export function trialText(trial: TrialView): string {

@@ -38,7 +38,11 @@ public record Notice(String key, Kind kind, List<Integer> frames, String says, S
         /** Of the delivery: frames that are left out. */
         LEFT_OUT,
         /** Of the delivery: wider than most pages show it. */
-        WIDE
+        WIDE,
+        /** Of the delivery on a page: edges of a color that belongs to neither. */
+        FRINGE,
+        /** Of the delivery on a page: what is transparent is filled with another color than the page's. */
+        BOX
     }
 
     private static final int KEY_DIGITS = 24;

@@ -1,14 +1,10 @@
 package dobbin.inspect;
 
-import dobbin.edit.HideCutouts;
 import dobbin.edit.LeaveOut;
 import dobbin.edit.MergeFrames;
-import dobbin.edit.ScaleDelays;
 import dobbin.edit.SetDelay;
-import dobbin.edit.SetDelivery;
 import dobbin.edit.SetFit;
 import dobbin.inspect.Notice.Kind;
-import dobbin.reel.Cutout;
 import dobbin.reel.Fit;
 import dobbin.reel.Frame;
 import dobbin.reel.Reel;
@@ -19,7 +15,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /** Looks a loop over for what goes wrong most often. */
@@ -38,10 +33,6 @@ final class NoticeFinder {
     private static final double MUCH_BETTER = 0.7;
 
     private static final int FEWEST_TO_STAND_OUT = 4;
-    private static final int WIDE = 1_000;
-    private static final int USUAL_WIDTH = 800;
-    private static final int ONE_SECOND_MILLIS = 1_000;
-    private static final int SLOWEST_PERCENT = 10_000;
 
     private final Reel reel;
     private final List<Frame> loop;
@@ -59,8 +50,9 @@ final class NoticeFinder {
 
     List<Notice> find() {
         List<Notice> found = new ArrayList<>();
-        found.addAll(flashes());
-        hidden().ifPresent(found::add);
+        DeliveryNotices ofTheFile = new DeliveryNotices(reel, sight);
+        found.addAll(ofTheFile.flashes());
+        ofTheFile.hidden().ifPresent(found::add);
         bareCanvas().ifPresent(found::add);
         shortDelays().ifPresent(found::add);
         found.addAll(blanks());
@@ -68,49 +60,9 @@ final class NoticeFinder {
         repeatsFirst().ifPresent(found::add);
         found.addAll(duplicates());
         betterLoop().ifPresent(found::add);
-        leftOut().ifPresent(found::add);
-        wide().ifPresent(found::add);
+        ofTheFile.leftOut().ifPresent(found::add);
+        ofTheFile.wide().ifPresent(found::add);
         return found;
-    }
-
-    private List<Notice> flashes() {
-        List<Frame> delivered = reel.deliveredFrames();
-        int[] hundredths = Hundredths.apportion(reel.deliveredDelaysMillis());
-        int[] shown = IntStream.of(hundredths)
-                .map(each -> 10 * Viewers.shownHundredths(each))
-                .toArray();
-        boolean repeats = reel.plays().times() != 1;
-        return Flashes.in(place -> sight.small(delivered.get(place)), shown, repeats, reel.deliveredSize()).stream()
-                .map(found -> flashes(found, delivered))
-                .toList();
-    }
-
-    private Notice flashes(Flashes.Found found, List<Frame> delivered) {
-        List<Frame> flashing = found.places().stream().map(delivered::get).toList();
-        String says = words.of(flashing) + (found.red() ? " flash to red " : " flash ") + found.count()
-                + " times within a second, over much of what one sees. More than three can cause seizures.";
-        // Rounding to hundredths must not bring them nearer again.
-        int percent = Math.min(SLOWEST_PERCENT, 100 * ONE_SECOND_MILLIS / Math.max(1, found.millis()) + 4);
-        return Notice.of(
-                reel, Kind.FLASHES, flashing, says, "Slow them down to three", new ScaleDelays(ids(flashing), percent));
-    }
-
-    private Optional<Notice> hidden() {
-        List<Cutout> hidden = reel.cutouts().stream().filter(Cutout::hidden).toList();
-        if (hidden.isEmpty()) {
-            return Optional.empty();
-        }
-        String names = hidden.stream().map(Cutout::name).collect(Collectors.joining(", "));
-        String says = names + (hidden.size() == 1 ? " is hidden and will not be" : " are hidden and will not be")
-                + " in the file.";
-        List<Integer> ids = hidden.stream().map(Cutout::id).toList();
-        return Optional.of(new Notice(
-                Kind.HIDDEN + " " + ids,
-                Kind.HIDDEN,
-                ids(loop),
-                says,
-                hidden.size() == 1 ? "Show it" : "Show them",
-                new HideCutouts(ids, false)));
     }
 
     private Optional<Notice> bareCanvas() {
@@ -260,37 +212,6 @@ final class NoticeFinder {
         });
     }
 
-    private Optional<Notice> leftOut() {
-        List<Frame> out = reel.frames().stream().filter(Frame::leftOut).toList();
-        if (out.isEmpty()) {
-            return Optional.empty();
-        }
-        String says = words.of(out) + (out.size() == 1 ? " is" : " are") + " left out and will not be in the file.";
-        return Optional.of(Notice.of(
-                reel,
-                Kind.LEFT_OUT,
-                out,
-                says,
-                out.size() == 1 ? "Take it in" : "Take them in",
-                new LeaveOut(ids(out), false)));
-    }
-
-    private Optional<Notice> wide() {
-        int width = reel.deliveredSize().width();
-        if (width <= WIDE) {
-            return Optional.empty();
-        }
-        String says =
-                "The file is " + width + " px wide. Most pages show it smaller, and it is heavier than it need be.";
-        return Optional.of(Notice.of(
-                reel,
-                Kind.WIDE,
-                List.of(),
-                says,
-                "Make it " + USUAL_WIDTH + " px wide",
-                new SetDelivery(reel.delivery().withWidth(USUAL_WIDTH))));
-    }
-
     private Frame before(int i) {
         return loop.get((i + loop.size() - 1) % loop.size());
     }
@@ -299,7 +220,7 @@ final class NoticeFinder {
         return loop.get((i + 1) % loop.size());
     }
 
-    private static List<Integer> ids(List<Frame> frames) {
+    static List<Integer> ids(List<Frame> frames) {
         return frames.stream().map(Frame::id).toList();
     }
 }

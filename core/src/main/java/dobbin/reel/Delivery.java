@@ -66,6 +66,15 @@ public record Delivery(
         return with(framing.withWidth(width));
     }
 
+    /** @param newMatte six hexadecimal digits, or empty for none */
+    public Delivery withMatte(String newMatte) {
+        return new Delivery(framing, colors, coloring, dither, newMatte, flat, encoding);
+    }
+
+    public Delivery with(Encoding newEncoding) {
+        return new Delivery(framing, colors, coloring, dither, matte, flat, newEncoding);
+    }
+
     public Delivery with(Framing newFraming) {
         return new Delivery(newFraming, colors, coloring, dither, matte, flat, encoding);
     }

@@ -56,6 +56,10 @@ public record Encoding(
         return new Encoding(ditherAmount, palette, newTolerance, alphaCutoff, keptColors, comment);
     }
 
+    public Encoding withAlphaCutoff(int newCutoff) {
+        return new Encoding(ditherAmount, palette, tolerance, newCutoff, keptColors, comment);
+    }
+
     /** @return the kept colors as numbers, 0xRRGGBB */
     public int[] keptRgb() {
         return keptColors.stream()

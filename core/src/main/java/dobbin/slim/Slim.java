@@ -28,7 +28,15 @@ public final class Slim {
     private final Stages stages;
     private final Memory memory;
 
-    private record Hardened(String matte, boolean flat, int cutoff) {}
+    private record Hardened(String matte, boolean flat, int cutoff) {
+        static Hardened of(Delivery how) {
+            return new Hardened(how.matte(), how.flat(), how.encoding().alphaCutoff());
+        }
+
+        Raster of(Raster drawn) {
+            return Matte.harden(drawn, matte, flat, cutoff);
+        }
+    }
 
     private record Counted(int pixels) {}
 
@@ -89,10 +97,13 @@ public final class Slim {
     }
 
     private Raster hard(Raster drawn, Delivery how) {
-        Hardened terms = new Hardened(how.matte(), how.flat(), how.encoding().alphaCutoff());
-        return drawn.isOpaque()
-                ? drawn
-                : memory.of(drawn, terms, () -> Matte.harden(drawn, terms.matte, terms.flat, terms.cutoff));
+        Hardened terms = Hardened.of(how);
+        return drawn.isOpaque() ? drawn : memory.of(drawn, terms, () -> terms.of(drawn));
+    }
+
+    /** @return a drawn frame with its edges as the file has them: every pixel opaque, or 0 */
+    public static Raster hardened(Raster drawn, Delivery how) {
+        return Hardened.of(how).of(drawn);
     }
 
     /** @return the name of what {@link #encode} makes of the reel: where it is the same, so is that */

@@ -8,7 +8,9 @@ import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.server.RunningServer.Answer;
 import dobbin.server.deliveries.RemovedDeliveries;
+import dobbin.skerry.SkerryPoint;
 import dobbin.still.DecodeLimits;
+import dobbin.still.PngWriter;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
@@ -23,6 +25,7 @@ import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 class DeliveriesTest {
     private static final int[] COLORS = {0xFF101830, 0xFFE06848, 0xFF9CC3E0};
@@ -114,6 +117,48 @@ class DeliveriesTest {
                 .isFalse();
         assertThat(server.get(path(reel) + "/deliveries/" + id + "/settings").status())
                 .isEqualTo(404);
+    }
+
+    @Test
+    void howAFileLooksIsToldAfterItWasDelivered() {
+        Raster photo = SkerryPoint.sunrise(1, new Size(90, 60)).get(0);
+        JsonNode stills =
+                server.upload("Sunrise.png", PngWriter.bytes(photo)).json().get("stills");
+        JsonNode empty = server.post("/api/reels", "{\"name\":\"Sunrise\"}").json();
+        JsonNode reel = server.edit(
+                        empty, "{\"type\":\"addStills\",\"after\":0,\"stills\":" + stills + ",\"gathering\":\"\"}")
+                .json();
+        ObjectNode few = ((ObjectNode) reel.get("delivery").deepCopy()).put("colors", 2);
+        JsonNode rough = server.edit(reel, "{\"type\":\"setDelivery\",\"delivery\":" + few + "}")
+                .json();
+        delivered(rough, "Rough");
+        delivered(
+                server.post(path(rough) + "/undo", "{\"base\":" + rough.get("revision") + "}")
+                        .json(),
+                "Fine");
+        JsonNode both = server.until(
+                path(reel) + "/deliveries",
+                list -> !list.at("/0/error").isNull() && !list.at("/1/error").isNull());
+        assertThat(both.at("/0/name").asString()).isEqualTo("Fine");
+        assertThat(both.at("/0/error").asDouble()).isBetween(0.0, 0.5);
+        assertThat(both.at("/1/error").asDouble()).isGreaterThan(2);
+    }
+
+    @Test
+    void edgesAreLookedAtOnAPageOfAnyColor() {
+        JsonNode reel = server.reelOf(0x802B6F86, 0x802B6F86);
+        String pages = path(reel) + "/pages/";
+        assertThat(server.get(pages + "101214/notices").json()).isEmpty();
+        ObjectNode filled = ((ObjectNode) reel.get("delivery").deepCopy())
+                .put("matte", "ffffff")
+                .put("flat", true);
+        server.edit(reel, "{\"type\":\"setDelivery\",\"delivery\":" + filled + "}");
+        assertThat(server.get(pages + "ffffff/notices").json()).isEmpty();
+        JsonNode found = server.get(pages + "101214/notices").json();
+        assertThat(found).hasSize(1);
+        assertThat(found.at("/0/kind").asString()).isEqualTo("BOX");
+        assertThat(found.at("/0/fix/delivery/matte").asString()).isEqualTo("101214");
+        assertThat(server.get(pages + "black/notices").detail()).contains("color must be six hexadecimal digits");
     }
 
     @Test

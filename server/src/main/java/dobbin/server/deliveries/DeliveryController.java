@@ -2,6 +2,8 @@ package dobbin.server.deliveries;
 
 import dobbin.edit.EditRejected;
 import dobbin.form.FileName;
+import dobbin.inspect.Notice;
+import dobbin.inspect.PageCheck;
 import dobbin.reel.Delivery;
 import dobbin.reel.Ranges;
 import dobbin.reel.Reel;
@@ -11,9 +13,14 @@ import dobbin.server.jobs.Job;
 import dobbin.server.jobs.Jobs;
 import dobbin.server.reels.OpenReel;
 import dobbin.server.reels.Reels;
+import dobbin.server.reels.Seen;
 import dobbin.server.web.NotFound;
 import dobbin.server.web.Refused;
+import dobbin.server.work.Turns;
+import dobbin.server.work.Turns.Urgency;
 import dobbin.slim.Delivered;
+import dobbin.slim.Drawing;
+import dobbin.slim.Framed;
 import dobbin.timing.Hundredths;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
@@ -50,6 +57,8 @@ class DeliveryController {
     private final Encoder encoder;
     private final Weights weights;
     private final DeliveryStore store;
+    private final Appearances appearances;
+    private final Turns turns;
     private final Jobs jobs;
     private final EventHub hub;
     private final DataStore data;
@@ -59,6 +68,8 @@ class DeliveryController {
             Encoder encoder,
             Weights weights,
             DeliveryStore store,
+            Appearances appearances,
+            Turns turns,
             Jobs jobs,
             EventHub hub,
             DataStore data) {
@@ -67,13 +78,15 @@ class DeliveryController {
         this.encoder = encoder;
         this.weights = weights;
         this.store = store;
+        this.appearances = appearances;
+        this.turns = turns;
         this.jobs = jobs;
         this.hub = hub;
     }
 
     record NewDelivery(String name) {}
 
-    /** Events: {@code changed} with a revision, {@code weight}, and {@code job} for what was started on this reel. */
+    /** Events: {@code changed} with a revision, {@code weight}, {@code delivered} when more is known of a delivery, and {@code job} for what was started on this reel. */
     @GetMapping(path = "/api/reels/{id}/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     SseEmitter listen(@PathVariable String id) {
         reels.open(id);
@@ -100,6 +113,27 @@ class DeliveryController {
                 .map(Delivered::bytes)
                 .orElseThrow(() -> new NotFound("This file is not made yet. Its weight says how far it is."));
         return ResponseEntity.ok().cacheControl(UNCHANGING).body(known);
+    }
+
+    /**
+     * What the file's edges will look like on a page.
+     *
+     * @param color of the page, six hexadecimal digits
+     */
+    @GetMapping("/api/reels/{id}/pages/{color}/notices")
+    List<Notice> onPage(@PathVariable String id, @PathVariable String color) {
+        Ranges.checkColor("color", color);
+        Seen seen = reels.open(id).seen();
+        Drawing drawing = encoder.drawing(seen);
+        Framed framed = Framed.of(seen.reel());
+        return PageCheck.of(
+                        seen.reel(),
+                        Integer.parseInt(color, 16),
+                        frame -> turns.call(
+                                Urgency.LATER,
+                                () -> drawing.draw(seen.reel(), seen.looks().tracks(), frame, framed)))
+                .stream()
+                .toList();
     }
 
     @GetMapping("/api/reels/{id}/deliveries")
@@ -183,10 +217,12 @@ class DeliveryController {
                 reel.plays().times(),
                 10 * hundredths,
                 made.bytes().length,
-                true);
+                true,
+                null);
         data.needRoom(made.bytes().length);
         store.insert(open.id(), entry, made.bytes(), reel.delivery());
         data.force();
+        appearances.look(open, entry.id());
         return entry.id();
     }
 

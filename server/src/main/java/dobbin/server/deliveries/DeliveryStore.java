@@ -23,7 +23,7 @@ class DeliveryStore {
                 :sha256, :settings)""";
     private static final String SELECT_OF_REEL = """
             SELECT id, name, made, width, height, frames, colors, plays, millis, byte_count AS bytes,
-                settings IS NOT NULL AS has_settings
+                settings IS NOT NULL AS has_settings, error
             FROM delivery WHERE reel = :reel AND removed IS NULL ORDER BY made DESC, id""";
     private static final String SELECT_FILE = "SELECT name, bytes, sha256 FROM delivery WHERE id = :id";
     private static final String SELECT_SETTINGS =
@@ -32,6 +32,7 @@ class DeliveryStore {
             "UPDATE delivery SET removed = :now WHERE id = :id AND reel = :reel AND removed IS NULL";
     private static final String RESTORE =
             "UPDATE delivery SET removed = NULL WHERE id = :id AND reel = :reel AND removed IS NOT NULL";
+    private static final String SET_ERROR = "UPDATE delivery SET error = :error WHERE id = :id";
     private static final String PURGE = "DELETE FROM delivery WHERE removed < :before";
 
     private final JdbcClient jdbc;
@@ -46,6 +47,7 @@ class DeliveryStore {
     /**
      * @param millis how long one play of the file takes
      * @param hasSettings whether it is known with which it was made; not of those of earlier versions
+     * @param error how it looks beside what was drawn, as on the chart; null where that is not known, or not yet
      */
     @Schema(name = "DeliveryView")
     record Entry(
@@ -59,7 +61,8 @@ class DeliveryStore {
             int plays,
             int millis,
             int bytes,
-            boolean hasSettings) {}
+            boolean hasSettings,
+            @Schema(types = {"number", "null"}) Double error) {}
 
     /** @param sha256 of the file when it was delivered; null for those of earlier versions */
     record NamedFile(String name, byte[] bytes, String sha256) {
@@ -101,8 +104,13 @@ class DeliveryStore {
                         row.getInt("plays"),
                         row.getInt("millis"),
                         row.getInt("bytes"),
-                        row.getBoolean("has_settings")))
+                        row.getBoolean("has_settings"),
+                        row.getObject("error", Double.class)))
                 .list();
+    }
+
+    void setError(String id, double error) {
+        jdbc.sql(SET_ERROR).param("id", id).param("error", error).update();
     }
 
     Optional<NamedFile> file(String id) {
