@@ -108,7 +108,8 @@ class PageCheckTest {
 
     @Test
     void theDistanceFromTheNearestMixtureIsMeasured() {
-        assertThat(Fringe.of(CLEAN, Slim.hardened(CLEAN, REEL.delivery()), BLACK)).isZero();
+        assertThat(Fringe.of(CLEAN, Slim.hardened(CLEAN, REEL.delivery()), BLACK))
+                .isZero();
         Delivery onWhite = REEL.delivery().withMatte("ffffff");
         Raster mixed = Slim.hardened(CLEAN, onWhite);
         assertThat(Fringe.of(CLEAN, mixed, WHITE)).isBetween(0.0, 1.8);

@@ -14,6 +14,7 @@ import dobbin.server.deliveries.Encoder;
 import dobbin.server.reels.OpenReel;
 import dobbin.server.reels.Reels;
 import dobbin.server.reels.Seen;
+import dobbin.server.web.Attachment;
 import dobbin.server.web.NotFound;
 import dobbin.server.work.Budget;
 import dobbin.server.work.Turns;
@@ -24,11 +25,8 @@ import dobbin.still.PlainZip;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.io.OutputStream;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Set;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.MediaTypeFactory;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -157,12 +155,7 @@ class FormController {
         response.setContentType(MediaTypeFactory.getMediaType(file)
                 .orElse(MediaType.APPLICATION_OCTET_STREAM)
                 .toString());
-        response.setHeader(
-                HttpHeaders.CONTENT_DISPOSITION,
-                ContentDisposition.attachment()
-                        .filename(file, StandardCharsets.UTF_8)
-                        .build()
-                        .toString());
+        response.setHeader(Attachment.HEADER, Attachment.called(file));
         return response.getOutputStream();
     }
 }

@@ -6,6 +6,7 @@ import dobbin.form.FileName;
 import dobbin.server.Settings;
 import dobbin.server.data.Spool;
 import dobbin.server.reels.Reels;
+import dobbin.server.web.Attachment;
 import dobbin.server.web.Failures;
 import dobbin.server.web.Refused;
 import io.swagger.v3.oas.annotations.media.Content;
@@ -15,15 +16,12 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.io.OutputStream;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -64,12 +62,7 @@ class WorkingFileController {
         try {
             response.setContentType(MediaType.APPLICATION_OCTET_STREAM_VALUE);
             response.setContentLengthLong(Files.size(file));
-            response.setHeader(
-                    HttpHeaders.CONTENT_DISPOSITION,
-                    ContentDisposition.attachment()
-                            .filename(name, StandardCharsets.UTF_8)
-                            .build()
-                            .toString());
+            response.setHeader(Attachment.HEADER, Attachment.called(name));
             Files.copy(file, response.getOutputStream());
         } finally {
             Spool.remove(file);

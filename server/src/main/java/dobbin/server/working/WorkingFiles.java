@@ -13,18 +13,31 @@ import dobbin.server.typefaces.TypefaceStore;
 import dobbin.server.work.Budget;
 import dobbin.still.Checkpoint;
 import dobbin.still.UnreadablePicture;
+import jakarta.annotation.PreDestroy;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.Deque;
 import java.util.List;
 import java.util.concurrent.CancellationException;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 
 /** Saves reels to working files on the disk, and puts those that are brought on the shelf. */
 @Service
 class WorkingFiles {
+    private static final Logger LOG = LoggerFactory.getLogger(WorkingFiles.class);
+    private static final int AT_A_TIME = Runtime.getRuntime().availableProcessors();
+
+    private final ExecutorService readers = Executors.newFixedThreadPool(AT_A_TIME);
     private final Works works;
     private final PictureLibrary pictures;
     private final TypefaceStore typefaces;
@@ -84,11 +97,7 @@ class WorkingFiles {
     String open(Path file, Progress progress) throws IOException {
         data.needRoom(Files.size(file));
         try (WorkingFile work = WorkingFile.open(file, settings.decodeLimits())) {
-            List<PictureRef> refs = work.pictures();
-            for (int i = 0; i < refs.size(); i++) {
-                progress.read(i, refs.size());
-                keep(work, refs.get(i));
-            }
+            keepPictures(work, progress);
             for (String typeface : work.typefaces()) {
                 typefaces.keep(work.typeface(typeface));
             }
@@ -96,6 +105,64 @@ class WorkingFiles {
         } catch (UnusableTypeface e) {
             throw new IllegalStateException("It could be used when the file was opened", e);
         }
+    }
+
+    /** A few at a time; in the end all of them have ended, however it ends. */
+    private void keepPictures(WorkingFile work, Progress progress) throws IOException {
+        List<PictureRef> refs = work.pictures();
+        Deque<Future<?>> underWay = new ArrayDeque<>();
+        try {
+            for (int i = 0; i < refs.size(); i++) {
+                PictureRef ref = refs.get(i);
+                underWay.add(readers.submit(() -> {
+                    keep(work, ref);
+                    return ref;
+                }));
+                if (underWay.size() == AT_A_TIME) {
+                    await(underWay.remove());
+                }
+                progress.read(i, refs.size());
+            }
+            while (!underWay.isEmpty()) {
+                await(underWay.remove());
+            }
+        } finally {
+            for (Future<?> each : underWay) {
+                settle(each);
+            }
+        }
+    }
+
+    private static void await(Future<?> reading) throws IOException {
+        try {
+            reading.get();
+        } catch (ExecutionException e) {
+            if (e.getCause() instanceof IOException refused) {
+                throw refused;
+            }
+            if (e.getCause() instanceof Error error) {
+                throw error;
+            }
+            throw (RuntimeException) e.getCause();
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new CancellationException("Dobbin is being stopped");
+        }
+    }
+
+    private static void settle(Future<?> reading) {
+        try {
+            reading.get();
+        } catch (ExecutionException e) {
+            LOG.debug("Another picture of a file that was refused", e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    @PreDestroy
+    void stop() {
+        readers.shutdownNow();
     }
 
     private void keep(WorkingFile work, PictureRef ref) throws IOException {
