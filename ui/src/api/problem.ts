@@ -1,12 +1,14 @@
+import { signedOut } from './session'
 import type { ReelView } from './types'
 
 /**
  * Why a request failed. `refused`: what was asked cannot be done, and the message says why. `stale`: the reel was changed
- * elsewhere meanwhile; `current` is how it stands. `unreachable`: no answer. `broken`: the server failed.
+ * elsewhere meanwhile; `current` is how it stands. `signIn`: the password is asked for. `unreachable`: no answer. `broken`: the
+ * server failed.
  */
 export class Problem extends Error {
   private constructor(
-    readonly kind: 'refused' | 'stale' | 'unreachable' | 'broken',
+    readonly kind: 'refused' | 'stale' | 'signIn' | 'unreachable' | 'broken',
     message: string,
     readonly current?: ReelView,
     options?: ErrorOptions,
@@ -26,6 +28,10 @@ export class Problem extends Error {
   static from(status: number, body: unknown): Problem {
     const problem = (typeof body === 'object' && body !== null ? body : {}) as { detail?: string; current?: ReelView }
     const detail = problem.detail ?? `The server answered ${status}. Try again.`
+    if (status === 401) {
+      signedOut.value = true
+      return new Problem('signIn', detail)
+    }
     if (status === 409) {
       return new Problem('stale', detail, problem.current)
     }

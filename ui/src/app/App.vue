@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { signedOut } from '@/api/session'
 import WaitingClips from '@/gather/clip/WaitingClips.vue'
 import GatherPanel from '@/gather/GatherPanel.vue'
 import LayersDialog from '@/gather/LayersDialog.vue'
@@ -8,6 +9,7 @@ import { useKeyboard } from '@/ground/keys'
 import { atFoot, barsBelow, message } from '@/ground/messages'
 import { ALL_KEYS } from './keys'
 import KeyList from './KeyList.vue'
+import SignIn from './SignIn.vue'
 
 const shown = computed({
   get: () => atFoot.value !== null,
@@ -29,7 +31,8 @@ function act(): void {
 
 <template>
   <v-app>
-    <router-view />
+    <sign-in v-if="signedOut" />
+    <router-view v-else />
     <gather-panel />
     <waiting-clips />
     <vector-side />

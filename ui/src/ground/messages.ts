@@ -1,7 +1,7 @@
 import { useElementSize } from '@vueuse/core'
 import { computed, onScopeDispose, ref, shallowReactive, watch } from 'vue'
 import type { ComputedRef, Ref } from 'vue'
-import { sentenceFor } from '@/api/problem'
+import { Problem, sentenceFor } from '@/api/problem'
 
 export interface Message {
   text: string
@@ -19,6 +19,10 @@ export function say(text: string, action?: Message['action']): void {
 
 /** Shows why something failed; for every promise nobody else waits for. */
 export function sayProblem(failure: unknown): void {
+  if (failure instanceof Problem && failure.kind === 'signIn') {
+    // The page that asks for the password says all there is to say.
+    return
+  }
   message.value = { text: sentenceFor(failure), kind: 'problem' }
 }
 

@@ -1,12 +1,26 @@
 <script setup lang="ts">
-import { mdiKeyboardOutline, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
-import { computed } from 'vue'
+import { mdiKeyboardOutline, mdiLogout, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
+import { computed, onMounted, ref } from 'vue'
 import { useTheme } from 'vuetify'
+import { answer, api } from '@/api/client'
 import { keyListShown } from '@/ground/keys'
+import { sayProblem } from '@/ground/messages'
 import { toggleTheme } from '@/ground/theme'
 
 const theme = useTheme()
 const dark = computed(() => theme.global.current.value.dark)
+/** Whether one can sign out. */
+const mayLeave = ref(false)
+
+onMounted(async () => {
+  const session = await answer(api.GET('/api/session')).catch(() => null)
+  mayLeave.value = session?.needed ?? false
+})
+
+async function signOut(): Promise<void> {
+  await answer(api.DELETE('/api/session')).catch(sayProblem)
+  location.assign('/')
+}
 </script>
 
 <template>
@@ -15,6 +29,7 @@ const dark = computed(() => theme.global.current.value.dark)
       :aria-label="dark ? 'Light colors' : 'Dark colors'" :title="dark ? 'Light colors' : 'Dark colors'"
       @click="toggleTheme" />
     <v-btn :icon="mdiKeyboardOutline" size="small" class="keys-list" aria-label="Keys" title="Keys (?)" @click="keyListShown = true" />
+  <v-btn v-if="mayLeave" :icon="mdiLogout" size="small" aria-label="Sign out" title="Sign out" @click="signOut" />
   </span>
 </template>
 

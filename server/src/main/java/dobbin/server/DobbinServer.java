@@ -2,6 +2,7 @@ package dobbin.server;
 
 import dobbin.server.data.DataFolder;
 import dobbin.server.data.DataStore;
+import dobbin.server.entry.Password;
 import java.net.BindException;
 import java.nio.file.Path;
 import java.util.Optional;
@@ -29,10 +30,15 @@ public class DobbinServer {
         CannotStart(String message) {
             super(message);
         }
+
+        static void because(String problem) {
+            throw new CannotStart(problem);
+        }
     }
 
     public static void main(String[] args) {
         try {
+            Password.problemWith(args).ifPresent(CannotStart::because);
             start(args);
         } catch (SpringApplication.AbandonedRunException e) {
             // Thrown to end a run on purpose, as at build time.
@@ -48,10 +54,10 @@ public class DobbinServer {
         System.setProperty("java.awt.headless", "true");
         SpringApplication application = new SpringApplication(DobbinServer.class);
         application.addListeners((ApplicationListener<ApplicationEnvironmentPreparedEvent>) event -> {
-            String folder = event.getEnvironment().getRequiredProperty("dobbin.data-folder");
-            DataFolder.problemWith(Path.of(folder)).ifPresent(problem -> {
-                throw new CannotStart(problem);
-            });
+            var settings = event.getEnvironment();
+            Password.problemWith(settings).ifPresent(CannotStart::because);
+            DataFolder.problemWith(Path.of(settings.getRequiredProperty("dobbin.data-folder")))
+                    .ifPresent(CannotStart::because);
         });
         return application.run(args);
     }

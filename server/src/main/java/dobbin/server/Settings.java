@@ -16,6 +16,7 @@ import org.springframework.util.unit.DataSize;
  * @param maxMegapixels of one picture
  * @param maxFramesPerFile of one animation
  * @param longestReading how long reading one file may take
+ * @param patience how long the body of a request may come as slowly as it likes
  * @param diskReserve what must stay free on the disk
  * @param daysRemoved how long removed reels can be put back
  * @param allowedHosts names this server answers to; others are refused, so that no foreign page can reach it by a name
@@ -30,6 +31,7 @@ public record Settings(
         int maxMegapixels,
         int maxFramesPerFile,
         Duration longestReading,
+        Duration patience,
         DataSize diskReserve,
         int daysRemoved,
         List<String> allowedHosts) {

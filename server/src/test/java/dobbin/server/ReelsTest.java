@@ -7,6 +7,8 @@ import dobbin.raster.Size;
 import dobbin.server.RunningServer.Answer;
 import dobbin.still.DecodeLimits;
 import dobbin.still.StillReader;
+import java.net.Socket;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -276,14 +278,22 @@ class ReelsTest {
                         + ENCODING + "}} | 422 | width must be from 1 to 1,600",
                 "{'type':'setDelivery','delivery':{'framing':{'crop':" + WHOLE
                         + ",'width':90,'height':0,'enlarge':1,'scaling':'SMOOTH','every':1},'colors':64,'coloring':{'choice':'SEEN','own':[]},'dither':'SOME','matte':'','flat':false,'encoding':"
-                        + ENCODING + "}} | 400 | dither cannot be read",
+                        + ENCODING + "}} | 400 | dither must be one of NONE, FLOYD_STEINBERG, SIERRA_LITE",
                 "{'type':'setDelivery','delivery':{'framing':{'crop':" + WHOLE
                         + ",'width':90,'height':0,'enlarge':1,'scaling':'SMOOTH','every':1},'colors':1,'coloring':{'choice':'SEEN','own':[]},'dither':'NONE','matte':'','flat':false,'encoding':"
                         + ENCODING + "}} | 422 | colors must be from 2 to 256",
                 "{'type':'setPlays','times':-1} | 422 | plays must be from 0 to 1,000",
                 "{'type':'moveFrames','frames':[77],'after':0} | 422 | frames name 1 that are no longer in this reel",
-                "{'type':'burn'} | 400 | edit cannot be read",
-                "{'type':'setPlays','times':1,'more':true} | 400 | more cannot be read",
+                "{'type':'burn'} | 400 | edit must say in “type” what it is",
+                "{'type':'setPlays','times':'twice'} | 400 | times must be a whole number",
+                "{'type':'setPlays','times':99999999999} | 400 | times must be a whole number",
+                "{'type':'setPlays','times':null} | 400 | times must be a whole number",
+                "{'type':'setPlays'} | 400 | times must be",
+                "{'type':'leaveOut','frames':[1],'out':'yes'} | 400 | out must be true or false",
+                "{'type':'leaveOut','frames':1,'out':true} | 400 | frames must be a list",
+                "{'type':'rename','name':{}} | 400 | name must be a text",
+                "7 | 400 | edit must",
+                "{'type':'setPlays','times':1,'more':true} | 400 | more is not known here",
                 "{'type' | 400 | edit is not well-formed JSON",
                 "{'type':'addStills','after':0,'stills':[{'picture':'zz','name':'a','size':{'width':1,'height':1},'delayMillis':0,'plays':-1,'taken':0}],'gathering':''} | 422 | picture must be 64 hexadecimal digits",
                 "{'type':'addCard','after':0,'delayMillis':90,'card':{'kind':'card','background':'red','text':'','typeface':'PLAIN','own':{'file':'','name':''},'size':9,'color':'000000','align':'LEFT'}} | 422 | background must be six hexadecimal digits",
@@ -295,8 +305,42 @@ class ReelsTest {
         Answer refused = server.edit(reel, edit.replace('\'', '"'));
         assertThat(refused.status()).isEqualTo(status);
         assertThat(refused.response().headers().firstValue("Content-Type")).hasValue("application/problem+json");
-        assertThat(refused.detail()).contains(reason);
+        assertThat(refused.detail())
+                .contains(reason)
+                .doesNotContain("java", "jackson", "dobbin.", "Json", "serialize", "Feature");
         assertThat(server.get(path(reel)).json()).isEqualTo(reel);
+    }
+
+    @Test
+    void aBaseThatIsYetToComeIsRefusedAsThat() {
+        JsonNode reel = server.reelOf(NIGHT);
+        int revision = reel.get("revision").asInt();
+        String base = "{\"base\":" + (revision + 1);
+        Answer edit = server.post(path(reel) + "/edits", base + ",\"edit\":{\"type\":\"setPlays\",\"times\":2}}");
+        assertThat(edit.status()).isEqualTo(422);
+        assertThat(edit.detail()).isEqualTo("base is above the revision of this reel, which is " + revision);
+        assertThat(server.post(path(reel) + "/undo", base + "}").detail()).isEqualTo(edit.detail());
+        assertThat(server.get(path(reel)).json()).isEqualTo(reel);
+    }
+
+    @Test
+    void whatIsNestedFarTooDeepIsRefusedAsThat() {
+        JsonNode reel = server.reelOf(NIGHT);
+        Answer refused = server.post(
+                path(reel) + "/edits", "{\"base\":1,\"edit\":" + "[".repeat(5_000) + "]".repeat(5_000) + "}");
+        assertThat(refused.status()).isEqualTo(400);
+        assertThat(refused.detail()).doesNotContain("java", "jackson", "Stream");
+    }
+
+    @Test
+    void aRequestThatNamesNoHostIsRefusedAsThat() throws Exception {
+        try (Socket socket = new Socket("127.0.0.1", server.address("/").getPort())) {
+            socket.getOutputStream()
+                    .write("POST /api/reels HTTP/1.0\r\nOrigin: http://elsewhere\r\n\r\n"
+                            .getBytes(StandardCharsets.US_ASCII));
+            String answer = new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+            assertThat(answer).startsWith("HTTP/1.1 400").contains("The request must name its host");
+        }
     }
 
     @Test

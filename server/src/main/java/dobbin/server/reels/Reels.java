@@ -139,6 +139,7 @@ public class Reels {
      */
     public OpenReel edit(String id, int base, Edit edit) {
         return change(id, from -> {
+            checkBase(base, from);
             boolean stale = from.revision() != base;
             if (stale && !edit.fitsAnyState()) {
                 throw new StaleBase(opened(from));
@@ -227,6 +228,7 @@ public class Reels {
     /** What is undone must be what the person sees, so that needs the very base. */
     private OpenReel moveAlong(String id, int base, Destination destination) {
         return change(id, from -> {
+            checkBase(base, from);
             if (from.revision() != base) {
                 throw new StaleBase(opened(from));
             }
@@ -235,6 +237,13 @@ public class Reels {
                     .orElseThrow(() -> new EditRejected("step", step + " is not in the history of this reel")));
             return store.moveTo(from, step, cards.write(Seen.of(there)));
         });
+    }
+
+    /** Nobody can have seen a revision that is yet to come. */
+    private static void checkBase(int base, ReelStore.Row row) {
+        if (base > row.revision()) {
+            throw new EditRejected("base", "is above the revision of this reel, which is " + row.revision());
+        }
     }
 
     private interface Step {

@@ -1,5 +1,6 @@
 package dobbin.server.web;
 
+import dobbin.server.Settings;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ReadListener;
 import jakarta.servlet.ServletException;
@@ -8,37 +9,52 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.time.Duration;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
-/** Bounds what is read into memory of a request; files have a limit of their own and go to the disk. */
+/**
+ * Bounds what is read into memory of a request, and for how long anything is: files have a size of their own and go to the
+ * disk.
+ */
 @Component
 class BodyLimit extends OncePerRequestFilter {
     private static final long MOST_BYTES = 4_000_000;
+
+    private final Settings settings;
+
+    BodyLimit(Settings settings) {
+        this.settings = settings;
+    }
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         String type = request.getContentType();
         boolean isFile = type != null && type.startsWith(MediaType.APPLICATION_OCTET_STREAM_VALUE);
-        chain.doFilter(isFile ? request : new Limited(request), response);
+        chain.doFilter(new Limited(request, isFile ? Long.MAX_VALUE : MOST_BYTES, settings.patience()), response);
     }
 
     private static final class Limited extends HttpServletRequestWrapper {
-        Limited(HttpServletRequest request) {
+        private final long most;
+        private final Pace pace;
+
+        Limited(HttpServletRequest request, long most, Duration patience) {
             super(request);
+            this.most = most;
+            this.pace = new Pace(patience);
         }
 
         @Override
         public ServletInputStream getInputStream() throws IOException {
-            if (getContentLengthLong() > MOST_BYTES) {
+            if (getContentLengthLong() > most) {
                 throw tooLarge();
             }
             ServletInputStream in = super.getInputStream();
             return new ServletInputStream() {
-                private long left = MOST_BYTES;
+                private long left = most;
 
                 @Override
                 public int read() throws IOException {
@@ -56,8 +72,14 @@ class BodyLimit extends OncePerRequestFilter {
 
                 private void count(int read) {
                     left -= read;
+                    pace.came(read);
                     if (left < 0) {
                         throw tooLarge();
+                    }
+                    if (pace.isTooSlow()) {
+                        throw new Refused(
+                                HttpStatus.REQUEST_TIMEOUT,
+                                "This came too slowly to wait for it. Try again over a faster line.");
                     }
                 }
 

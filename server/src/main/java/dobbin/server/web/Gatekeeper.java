@@ -7,8 +7,10 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.net.URI;
+import java.util.Objects;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
@@ -20,7 +22,11 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class Gatekeeper extends OncePerRequestFilter {
     private static final String CONTENT_POLICY = "default-src 'self'; img-src 'self' blob: data:; style-src 'self'"
-            + " 'unsafe-inline'; font-src 'self' data:; media-src 'self' blob:; worker-src 'self' blob:; object-src 'none'; base-uri 'none'; frame-ancestors 'none'";
+            + " 'unsafe-inline'; font-src 'self' data:; media-src 'self' blob:; worker-src 'self' blob:; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
+
+    /** What no page of ours asks for. */
+    private static final String FEATURES =
+            "camera=(), microphone=(), geolocation=(), payment=(), usb=(), display-capture=()";
 
     private final Settings settings;
 
@@ -35,7 +41,13 @@ class Gatekeeper extends OncePerRequestFilter {
         response.setHeader("X-Content-Type-Options", "nosniff");
         response.setHeader("Referrer-Policy", "no-referrer");
         response.setHeader("Cross-Origin-Resource-Policy", "same-origin");
-        if (!settings.allowedHosts().contains(request.getServerName())) {
+        response.setHeader("Cross-Origin-Opener-Policy", "same-origin");
+        response.setHeader("Permissions-Policy", FEATURES);
+
+        if (request.getHeader("Host") == null) {
+            ProblemWriter.write(
+                    response, HttpStatus.BAD_REQUEST, "Refused", "The request must name its host, as HTTP/1.1 does.");
+        } else if (!settings.allowedHosts().contains(request.getServerName())) {
             refuse(response, "This server does not answer to that name. Add it to dobbin.allowed-hosts.");
         } else if (isForeign(request)) {
             refuse(response, "This request comes from another site.");
@@ -52,16 +64,13 @@ class Gatekeeper extends OncePerRequestFilter {
             return false;
         }
         try {
-            return !request.getHeader("Host").equals(URI.create(origin).getAuthority());
+            return !Objects.equals(request.getHeader("Host"), URI.create(origin).getAuthority());
         } catch (IllegalArgumentException e) {
             return true;
         }
     }
 
     private static void refuse(HttpServletResponse response, String detail) throws IOException {
-        response.setStatus(HttpServletResponse.SC_FORBIDDEN);
-        response.setContentType("application/problem+json");
-        response.setCharacterEncoding("UTF-8");
-        response.getWriter().write("{\"status\":403,\"title\":\"Refused\",\"detail\":\"" + detail + "\"}");
+        ProblemWriter.write(response, HttpStatus.FORBIDDEN, "Refused", detail);
     }
 }

@@ -2,7 +2,6 @@ package dobbin.server.web;
 
 import dobbin.edit.EditRejected;
 import dobbin.reel.OutOfRange;
-import java.util.Objects;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpHeaders;
@@ -18,9 +17,6 @@ import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExcep
 import org.springframework.web.servlet.resource.NoResourceFoundException;
 import org.springframework.web.util.DisconnectedClientHelper;
 import tools.jackson.core.JacksonException;
-import tools.jackson.core.exc.InputCoercionException;
-import tools.jackson.core.exc.StreamReadException;
-import tools.jackson.databind.exc.MismatchedInputException;
 
 /** Every failure as a problem document (RFC 9457): what happened, in which field, and what to do. */
 @RestControllerAdvice
@@ -86,40 +82,16 @@ class Problems extends ResponseEntityExceptionHandler {
     }
 
     private static ProblemDetail unreadable(HttpMessageNotReadableException e) {
-        String field = "body";
-        String clause = "cannot be read as JSON";
         for (Throwable cause = e.getCause(); cause != null; cause = cause.getCause()) {
             if (cause instanceof OutOfRange outOfRange) {
                 return inField(outOfRange.field(), outOfRange.getMessage());
             }
-            if (cause instanceof JacksonException json) {
-                field = fieldOf(json, field);
-                clause = clauseOf(json);
-            } else if (cause instanceof IllegalArgumentException) {
-                clause = "cannot be that: " + cause.getMessage();
-            }
         }
-        ProblemDetail problem = inField(field, clause);
+        ProblemDetail problem = e.getCause() instanceof JacksonException json
+                ? inField(JsonWords.fieldOf(json), JsonWords.clauseOf(json))
+                : inField("body", "cannot be read as JSON");
         problem.setStatus(HttpStatus.BAD_REQUEST);
         return problem;
-    }
-
-    private static String fieldOf(JacksonException e, String otherwise) {
-        return e.getPath().stream()
-                .map(JacksonException.Reference::getPropertyName)
-                .filter(Objects::nonNull)
-                .reduce((first, last) -> last)
-                .orElse(otherwise);
-    }
-
-    private static String clauseOf(JacksonException e) {
-        if (e instanceof MismatchedInputException mismatch
-                && (mismatch.getTargetType() == int.class || mismatch.getTargetType() == Integer.class)) {
-            return "must be a whole number";
-        }
-        return e instanceof StreamReadException && !(e instanceof InputCoercionException)
-                ? "is not well-formed JSON"
-                : "cannot be read: " + e.getOriginalMessage();
     }
 
     private static ProblemDetail inField(String field, String clause) {

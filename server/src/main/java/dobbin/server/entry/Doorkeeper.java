@@ -1,0 +1,82 @@
+package dobbin.server.entry;
+
+import dobbin.server.web.ProblemWriter;
+import jakarta.servlet.DispatcherType;
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
+import java.io.IOException;
+import java.time.Duration;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.authentication.AuthenticationManager;
+import org.springframework.security.authentication.ProviderNotFoundException;
+import org.springframework.security.authorization.AuthorizationDecision;
+import org.springframework.security.config.Customizer;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.annotation.web.configuration.EnableWebSecurity;
+import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.context.SecurityContextHolderFilter;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/**
+ * Lets nobody at the data who did not sign in, where that is asked for. The interface's own files are for everybody: they hold
+ * nothing of anyone, and show the page where one signs in. Headers, and requests from other sites, are {@code web.Gatekeeper}'s.
+ */
+@Configuration
+@EnableWebSecurity
+class Doorkeeper {
+    static final String BEGUN = "begun";
+    /** However busy a session is kept, it ends. */
+    private static final Duration LONGEST_SESSION = Duration.ofDays(7);
+
+    @Bean
+    SecurityFilterChain doors(HttpSecurity http, Door door) throws Exception {
+        return http.authorizeHttpRequests(requests -> requests.dispatcherTypeMatchers(
+                                DispatcherType.ASYNC, DispatcherType.ERROR)
+                        .permitAll()
+                        .requestMatchers("/api/session")
+                        .permitAll()
+                        .requestMatchers("/api/**", "/v3/**", "/swagger-ui/**")
+                        .access((who, what) ->
+                                new AuthorizationDecision(door.isOpen() || who.get() instanceof SignedIn))
+                        .anyRequest()
+                        .permitAll())
+                .exceptionHandling(handling -> handling.authenticationEntryPoint((request, response, e) ->
+                        ProblemWriter.write(response, HttpStatus.UNAUTHORIZED, "Sign in", "Sign in first.")))
+                .addFilterBefore(new SessionEnd(), SecurityContextHolderFilter.class)
+                .csrf(AbstractHttpConfigurer::disable)
+                // Answers stay in no cache unless they say that they may, as pictures do: their addresses are names of
+                // what they show.
+                .headers(headers -> headers.defaultsDisabled().cacheControl(Customizer.withDefaults()))
+                .requestCache(AbstractHttpConfigurer::disable)
+                .logout(AbstractHttpConfigurer::disable)
+                .build();
+    }
+
+    /** Nobody is known by name, so no user is made up at the start. */
+    @Bean
+    AuthenticationManager nobody() {
+        return who -> {
+            throw new ProviderNotFoundException("Signing in is the session controller's");
+        };
+    }
+
+    private static final class SessionEnd extends OncePerRequestFilter {
+        @Override
+        protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+                throws ServletException, IOException {
+            HttpSession session = request.getSession(false);
+            if (session != null
+                    && session.getAttribute(BEGUN) instanceof Long begun
+                    && System.currentTimeMillis() - begun > LONGEST_SESSION.toMillis()) {
+                session.invalidate();
+            }
+            chain.doFilter(request, response);
+        }
+    }
+}

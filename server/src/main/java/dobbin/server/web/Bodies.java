@@ -1,0 +1,97 @@
+package dobbin.server.web;
+
+import dobbin.server.Settings;
+import jakarta.servlet.ServletException;
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import org.apache.catalina.connector.Request;
+import org.apache.catalina.connector.Response;
+import org.apache.catalina.valves.ValveBase;
+import org.apache.coyote.ActionCode;
+import org.springframework.boot.tomcat.servlet.TomcatServletWebServerFactory;
+import org.springframework.boot.web.server.WebServerFactoryCustomizer;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Component;
+
+/**
+ * Sees that bodies which drip in keep nobody else out. An address may send so many at a time. What is left of one when its request
+ * is answered is read and thrown away, so that the browser gets to see the answer, but only as long as it comes fast enough.
+ */
+@Component
+class Bodies implements WebServerFactoryCustomizer<TomcatServletWebServerFactory> {
+    private static final int MOST_OF_AN_ADDRESS = 32;
+    private static final int BUFFER_BYTES = 64 * 1024;
+
+    private final Settings settings;
+    private final Map<String, Integer> underWay = new ConcurrentHashMap<>();
+
+    Bodies(Settings settings) {
+        this.settings = settings;
+    }
+
+    @Override
+    public void customize(TomcatServletWebServerFactory factory) {
+        factory.addContextValves(new Valve());
+    }
+
+    private final class Valve extends ValveBase {
+        Valve() {
+            super(true);
+        }
+
+        @Override
+        public void invoke(Request request, Response response) throws IOException, ServletException {
+            if (!hasBody(request)) {
+                getNext().invoke(request, response);
+                return;
+            }
+            String address = String.valueOf(request.getRemoteAddr());
+            int count = underWay.merge(address, 1, Integer::sum);
+            try {
+                if (count > MOST_OF_AN_ADDRESS) {
+                    ProblemWriter.write(
+                            response,
+                            HttpStatus.TOO_MANY_REQUESTS,
+                            "Refused",
+                            "Too much is being sent from your address at once. Wait until some of it has arrived.");
+                    cutOff(request);
+                    return;
+                }
+                getNext().invoke(request, response);
+                if (!request.isAsync()) {
+                    readRest(request);
+                }
+            } finally {
+                underWay.computeIfPresent(address, (key, now) -> now == 1 ? null : now - 1);
+            }
+        }
+    }
+
+    private static boolean hasBody(Request request) {
+        return request.getContentLengthLong() > 0 || request.getHeader("Transfer-Encoding") != null;
+    }
+
+    private void readRest(Request request) {
+        Pace pace = new Pace(settings.patience());
+        byte[] buffer = new byte[BUFFER_BYTES];
+        try {
+            InputStream in = request.getInputStream();
+            for (int read = in.read(buffer); read >= 0; read = in.read(buffer)) {
+                pace.came(read);
+                if (pace.isTooSlow()) {
+                    cutOff(request);
+                    return;
+                }
+            }
+        } catch (IOException | RuntimeException e) {
+            cutOff(request);
+        }
+    }
+
+    /** What is still to come is not read, and the connection ends with the answer. */
+    private static void cutOff(Request request) {
+        request.getCoyoteRequest().action(ActionCode.DISABLE_SWALLOW_INPUT, null);
+    }
+}

@@ -1,0 +1,77 @@
+package dobbin.server.entry;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.core.env.Environment;
+import org.springframework.core.env.MapPropertySource;
+import org.springframework.core.env.StandardEnvironment;
+
+class PasswordTest {
+    @TempDir
+    private Path folder;
+
+    private static Environment listeningAt(String address) {
+        return settings(Map.of("server.address", address));
+    }
+
+    private static Environment listeningEverywhere(String setting, String value) {
+        return settings(Map.of("server.address", "0.0.0.0", setting, value));
+    }
+
+    private static Environment settings(Map<String, Object> values) {
+        StandardEnvironment settings = new StandardEnvironment();
+        settings.getPropertySources().addFirst(new MapPropertySource("test", values));
+        return settings;
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"127.0.0.1", "::1", "localhost"})
+    void onThisMachineNoneIsNeeded(String address) throws Exception {
+        assertThat(Password.problemWith(listeningAt(address))).isEmpty();
+        assertThat(new Door(listeningAt(address)).isOpen()).isTrue();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"0.0.0.0", "::", "192.0.2.7", "", "no such name."})
+    void anywhereElseDobbinDoesNotStartWithoutOne(String address) {
+        assertThat(Password.problemWith(listeningAt(address)))
+                .hasValueSatisfying(
+                        it -> assertThat(it).contains("DOBBIN_PASSWORD_FILE").contains("--address 127.0.0.1"));
+        assertThat(Password.problemWith(settings(Map.of("server.address", address, "dobbin.password", "Six lamps"))))
+                .isEmpty();
+    }
+
+    @Test
+    void aFileTellsIt() throws Exception {
+        Path file = Files.writeString(folder.resolve("password"), "Six lamps, one beam\n");
+        Environment settings = listeningEverywhere("dobbin.password-file", file.toString());
+        assertThat(Password.problemWith(settings)).isEmpty();
+        Door door = new Door(settings);
+        assertThat(door.isOpen()).isFalse();
+        assertThat(door.opensFor("Six lamps, one beam")).isTrue();
+        assertThat(door.opensFor("Six lamps, one bean")).isFalse();
+        assertThat(door.opensFor("")).isFalse();
+        Files.delete(file);
+        assertThat(Password.problemWith(settings))
+                .hasValueSatisfying(
+                        it -> assertThat(it).contains(file.toString()).contains("cannot be read"));
+    }
+
+    @Test
+    void itIsLongEnoughAndNoArgument() {
+        assertThat(Password.problemWith(listeningEverywhere("dobbin.password", "sixlamp")))
+                .contains("The password must have at least 8 characters.");
+        assertThat(Password.problemWith(listeningEverywhere("dobbin.password", "lamp".repeat(19))))
+                .contains("The password must have at most 72 bytes.");
+        assertThat(Password.problemWith("--server.port=1", "--dobbin.password=Six lamps"))
+                .hasValueSatisfying(it -> assertThat(it).startsWith("A password as an argument"));
+        assertThat(Password.problemWith("--dobbin.password-file=x")).isEmpty();
+    }
+}
