@@ -31,7 +31,7 @@ async function signIn(): Promise<void> {
       <v-text-field v-model="password" type="password" label="Password" autocomplete="current-password" autofocus hide-details
         :aria-describedby="problem ? 'sign-in-problem' : undefined" />
       <p v-if="problem" id="sign-in-problem" role="alert">{{ problem }}</p>
-      <v-btn type="submit" variant="flat" color="primary" :disabled="password === ''" :loading="busy">Sign in</v-btn>
+      <v-btn type="submit" variant="flat" color="primary" :loading="busy">Sign in</v-btn>
     </form>
   </main>
 </template>

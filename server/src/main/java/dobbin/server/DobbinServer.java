@@ -1,8 +1,10 @@
 package dobbin.server;
 
+import dobbin.server.backup.BackupCommands;
 import dobbin.server.data.DataFolder;
 import dobbin.server.data.DataStore;
 import dobbin.server.entry.Password;
+import java.io.IOException;
 import java.net.BindException;
 import java.nio.file.Path;
 import java.util.Optional;
@@ -37,6 +39,9 @@ public class DobbinServer {
     }
 
     public static void main(String[] args) {
+        if (BackupCommands.isOne(args)) {
+            System.exit(run(args));
+        }
         try {
             Password.problemWith(args).ifPresent(CannotStart::because);
             start(args);
@@ -46,6 +51,16 @@ public class DobbinServer {
         } catch (RuntimeException e) {
             System.err.println(sentence(e));
             System.exit(CANNOT_START);
+        }
+    }
+
+    private static int run(String... command) {
+        try {
+            System.out.println(BackupCommands.run(command));
+            return 0;
+        } catch (IOException e) {
+            System.err.println(e.getMessage());
+            return CANNOT_START;
         }
     }
 

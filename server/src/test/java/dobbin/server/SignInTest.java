@@ -26,6 +26,10 @@ class SignInTest {
     @RegisterExtension
     private static final RunningServer open = new RunningServer();
 
+    @RegisterExtension
+    private static final RunningServer behindAProxy =
+            new RunningServer("--dobbin.password-file=" + file(), "--server.forward-headers-strategy=native");
+
     private static Path file() {
         try {
             Path file = Files.createTempFile("dobbin", "password");
@@ -48,6 +52,14 @@ class SignInTest {
         return server.send(HttpRequest.newBuilder(server.address(path))
                 .header("Cookie", cookie)
                 .GET());
+    }
+
+    /** As a proxy passes it on that spoke TLS with the browser. */
+    private static Answer signInOverTls(RunningServer to) {
+        return to.send(HttpRequest.newBuilder(to.address("/api/session"))
+                .header("Content-Type", "application/json")
+                .header("X-Forwarded-Proto", "https")
+                .POST(HttpRequest.BodyPublishers.ofString("{\"password\":\"" + PASSWORD + "\"}")));
     }
 
     private static String session() {
@@ -85,6 +97,13 @@ class SignInTest {
                 .header("Cookie", session)
                 .DELETE());
         assertThat(get("/api/reels", session).status()).isEqualTo(401);
+    }
+
+    @Test
+    void theCookieGoesOverTlsAloneWhereThereIsTls() {
+        assertThat(cookie(signInOverTls(behindAProxy)).orElseThrow()).contains("; Secure");
+        // A header that no proxy was announced to send is not believed.
+        assertThat(cookie(signInOverTls(server)).orElseThrow()).doesNotContain("Secure");
     }
 
     @Test

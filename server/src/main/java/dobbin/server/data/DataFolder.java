@@ -13,7 +13,7 @@ import java.util.stream.Stream;
 
 /** The folder that holds everything, looked at before anything is opened. */
 public final class DataFolder {
-    private static final String FILE = "dobbin.mv.db";
+    public static final String FILE = "dobbin.mv.db";
     /** What a data file begins with: H2's MVStore writes its header as text. */
     private static final String HEADER = "H:";
 

@@ -66,6 +66,16 @@ public class DataStore {
         changes.incrementAndGet();
     }
 
+    /** Writes a zip with the data file as it is at one moment, while others go on working with it. */
+    public void copyTo(Path zip) {
+        jdbc.sql(copying(zip)).update();
+    }
+
+    /** @return the statement for that */
+    public static String copying(Path zip) {
+        return "BACKUP TO '" + zip.toAbsolutePath().toString().replace("'", "''") + "'";
+    }
+
     /** @return counts what was written, to tell whether anything was since */
     public long changes() {
         return changes.get();

@@ -39,7 +39,7 @@ class Doorkeeper {
         return http.authorizeHttpRequests(requests -> requests.dispatcherTypeMatchers(
                                 DispatcherType.ASYNC, DispatcherType.ERROR)
                         .permitAll()
-                        .requestMatchers("/api/session")
+                        .requestMatchers("/api/session", "/api/backup")
                         .permitAll()
                         .requestMatchers("/api/**", "/v3/**", "/swagger-ui/**")
                         .access((who, what) ->

@@ -1,0 +1,121 @@
+package dobbin.server.backup;
+
+import dobbin.server.data.DataFolder;
+import java.io.IOException;
+import java.io.InputStream;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.time.LocalDateTime;
+import java.time.format.DateTimeFormatter;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.util.FileSystemUtils;
+
+/** {@code backup FILE DATA-FOLDER} and {@code restore FILE DATA-FOLDER}: copies of all there is. */
+public final class BackupCommands {
+    private static final Set<String> NAMES = Set.of("backup", "restore");
+    private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss");
+
+    private BackupCommands() {}
+
+    public static boolean isOne(String... arguments) {
+        return arguments.length == 3 && NAMES.contains(arguments[0]);
+    }
+
+    /** @return a sentence on what was done. @throws IOException whose message is a sentence on what was not */
+    public static String run(String... arguments) throws IOException {
+        Path file = Path.of(arguments[1]).toAbsolutePath();
+        Path folder = Path.of(arguments[2]).toAbsolutePath();
+        return arguments[0].equals("backup") ? backup(file, folder) : restore(file, folder);
+    }
+
+    private static String backup(Path file, Path folder) throws IOException {
+        if (!Files.exists(folder.resolve(DataFolder.FILE))) {
+            throw new IOException("There is no data file in " + folder + ".");
+        }
+        if (Files.exists(file)) {
+            throw new IOException(file + " is there already. Choose another name.");
+        }
+        Path part = file.resolveSibling("." + file.getFileName() + ".part");
+        Path scratch = Files.createTempDirectory(file.getParent(), ".dobbin-check");
+        try {
+            copy(folder, part);
+            BackupStore.unpack(part, scratch);
+            BackupStore.Contents found = BackupStore.check(scratch);
+            Files.move(part, file);
+            return file + " holds " + found.sentence() + ".";
+        } finally {
+            Files.deleteIfExists(part);
+            FileSystemUtils.deleteRecursively(scratch);
+        }
+    }
+
+    /** Whoever has the data file open makes the copy; where nobody has, it is made here. */
+    private static void copy(Path folder, Path part) throws IOException {
+        Optional<Running> running = Running.read(folder);
+        if (running.isPresent() && fetched(running.get(), part)) {
+            return;
+        }
+        BackupStore.write(folder, part);
+    }
+
+    /** @return false where nobody answers: that Dobbin was killed */
+    private static boolean fetched(Running running, Path part) throws IOException {
+        String address = running.address().contains(":") ? "[" + running.address() + "]" : running.address();
+        String host = address.equals("0.0.0.0") || address.equals("[::]") ? "127.0.0.1" : address;
+        HttpRequest request = HttpRequest.newBuilder(
+                        URI.create("http://" + host + ":" + running.port() + "/api/backup"))
+                .header(BackupController.TOKEN, running.token())
+                .POST(HttpRequest.BodyPublishers.noBody())
+                .build();
+        try {
+            HttpResponse<InputStream> answer =
+                    HttpClient.newHttpClient().send(request, HttpResponse.BodyHandlers.ofInputStream());
+            try (InputStream in = answer.body()) {
+                if (answer.statusCode() != 200) {
+                    throw new IOException("The running Dobbin made no copy (" + answer.statusCode() + ").");
+                }
+                Files.copy(in, part, StandardCopyOption.REPLACE_EXISTING);
+                return true;
+            }
+        } catch (java.net.ConnectException e) {
+            return false;
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IOException("Stopped.", e);
+        }
+    }
+
+    private static String restore(Path file, Path folder) throws IOException {
+        if (!Files.isRegularFile(file)) {
+            throw new IOException("There is no file " + file + ".");
+        }
+        Optional<String> problem = DataFolder.problemWith(folder);
+        if (problem.isPresent()) {
+            throw new IOException(problem.get());
+        }
+        Path scratch = Files.createTempDirectory(folder, "restoring");
+        try {
+            BackupStore.unpack(file, scratch);
+            BackupStore.Contents found = BackupStore.check(scratch);
+            Path now = folder.resolve(DataFolder.FILE);
+            String kept = "";
+            if (Files.exists(now)) {
+                Path before = folder.resolve("before-" + MOMENT.format(LocalDateTime.now()) + ".mv.db");
+                Files.move(now, before);
+                kept = " What was there is in " + before.getFileName() + ".";
+            }
+            Files.move(scratch.resolve(DataFolder.FILE), now);
+            return folder + " holds " + found.sentence() + "." + kept;
+        } catch (java.util.zip.ZipException e) {
+            throw new IOException(file + " is no backup, or is damaged. Nothing was changed.", e);
+        } finally {
+            FileSystemUtils.deleteRecursively(scratch);
+        }
+    }
+}

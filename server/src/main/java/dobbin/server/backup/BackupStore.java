@@ -1,0 +1,108 @@
+package dobbin.server.backup;
+
+import dobbin.reel.ContentName;
+import dobbin.server.data.DataFolder;
+import dobbin.server.data.DataStore;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipException;
+import java.util.zip.ZipInputStream;
+
+/** A copy of the data file: a zip with that file in it, as the database itself writes it at one moment. */
+final class BackupStore {
+    private static final String ADDRESS = "jdbc:h2:file:%s/dobbin;ACCESS_MODE_DATA=r;IFEXISTS=TRUE";
+    private static final String USER = "dobbin";
+    private static final String COUNT = "SELECT COUNT(*) FROM reel WHERE removed_at IS NULL";
+    private static final String FILES = """
+            SELECT id AS name, bytes FROM picture WHERE base IS NULL
+            UNION ALL SELECT sha256, bytes FROM delivery WHERE sha256 IS NOT NULL
+            UNION ALL SELECT id, bytes FROM typeface""";
+
+    private BackupStore() {}
+
+    /** What was found in a copy. @param files pictures, deliveries and typefaces, each of which is what its name says */
+    record Contents(int reels, int files) {
+        String sentence() {
+            return reels + (reels == 1 ? " reel" : " reels") + " and " + files + " files, each checked by its hash";
+        }
+    }
+
+    /** Writes a copy of a data file that nobody works with. */
+    static void write(Path folder, Path zip) throws IOException {
+        try (Connection database = opened(folder);
+                Statement statement = database.createStatement()) {
+            statement.execute(DataStore.copying(zip));
+        } catch (SQLException e) {
+            throw unreadable(folder, e);
+        }
+    }
+
+    /**
+     * Unpacks the data file of a copy.
+     *
+     * @throws ZipException where it is none
+     */
+    static void unpack(Path zip, Path folder) throws IOException {
+        boolean found = false;
+        try (ZipInputStream in = new ZipInputStream(Files.newInputStream(zip))) {
+            for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
+                if (entry.getName().equals(DataFolder.FILE)) {
+                    Files.copy(in, folder.resolve(DataFolder.FILE));
+                    found = true;
+                }
+            }
+        }
+        if (!found) {
+            throw new ZipException("no data file in it");
+        }
+    }
+
+    /**
+     * Opens the data file of a folder and reads all of it.
+     *
+     * @throws IOException where something in it is not what it was
+     */
+    static Contents check(Path folder) throws IOException {
+        try (Connection database = opened(folder);
+                Statement statement = database.createStatement()) {
+            int reels;
+            try (ResultSet counted = statement.executeQuery(COUNT)) {
+                counted.next();
+                reels = counted.getInt(1);
+            }
+            int files = 0;
+            try (ResultSet each = statement.executeQuery(FILES)) {
+                for (; each.next(); files++) {
+                    check(each.getString("name"), each);
+                }
+            }
+            return new Contents(reels, files);
+        } catch (SQLException e) {
+            throw unreadable(folder, e);
+        }
+    }
+
+    private static IOException unreadable(Path folder, SQLException e) {
+        return new IOException("The data file in " + folder + " is damaged, or of a later version of Dobbin.", e);
+    }
+
+    private static void check(String name, ResultSet row) throws SQLException, IOException {
+        try (InputStream in = row.getBinaryStream("bytes")) {
+            if (!ContentName.of(in.readAllBytes()).equals(name)) {
+                throw new IOException("The file " + name + " in the copy is damaged.");
+            }
+        }
+    }
+
+    private static Connection opened(Path folder) throws SQLException {
+        return DriverManager.getConnection(ADDRESS.formatted(folder.toAbsolutePath()), USER, "");
+    }
+}
