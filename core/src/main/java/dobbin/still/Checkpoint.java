@@ -7,4 +7,7 @@ public interface Checkpoint {
 
     /** @throws java.util.concurrent.CancellationException to end it; the message is a clause that says why */
     void check();
+
+    /** Told that a still came of the file: it gets on. */
+    default void came() {}
 }

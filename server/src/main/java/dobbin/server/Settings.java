@@ -15,7 +15,7 @@ import org.springframework.util.unit.DataSize;
  * @param maxWorkingFileSize of one working file
  * @param maxMegapixels of one picture
  * @param maxFramesPerFile of one animation
- * @param longestReading how long reading one file may take
+ * @param longestReading how much of one processor reading a still may take
  * @param patience how long the body of a request may come as slowly as it likes
  * @param diskReserve what must stay free on the disk
  * @param daysRemoved how long removed reels can be put back

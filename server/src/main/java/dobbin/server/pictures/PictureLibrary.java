@@ -131,6 +131,7 @@ public class PictureLibrary implements Pictures {
         Opened opened = FileOpener.open(file, choices, limits, checkpoint, still -> {
             PictureInfo kept = still.alone() ? keepFile(still, file, kind) : keepFrame(still);
             stills.add(still(kept, name, still.delayMillis()));
+            checkpoint.came();
         });
         data.force();
         opened.plays().ifPresent(plays -> stills.replaceAll(still -> still.playing(plays)));

@@ -17,7 +17,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 
 /**
- * Reads files off the request, large ones a few at a time and small ones beside them, each for so long at most. Whoever
+ * Reads files off the request, large ones a few at a time and small ones beside them, each with so much of a processor at most. Whoever
  * asked can give it up.
  */
 @Component
@@ -48,14 +48,19 @@ class Reading {
         }
 
         private void read(Incoming incoming, String name, Choices choices) {
-            long begun = System.nanoTime();
-            Checkpoint checkpoint = () -> {
-                if (unwanted.get()) {
-                    throw new CancellationException("is not wanted any more");
+            ReadingTime time = new ReadingTime(most);
+            Checkpoint checkpoint = new Checkpoint() {
+                @Override
+                public void check() {
+                    if (unwanted.get()) {
+                        throw new CancellationException("is not wanted any more");
+                    }
+                    time.check();
                 }
-                if (System.nanoTime() - begun > most.toNanos()) {
-                    throw new CancellationException("takes longer than " + most.toSeconds()
-                            + " s to be read. Save it anew, smaller or in another format");
+
+                @Override
+                public void came() {
+                    time.came();
                 }
             };
             try (incoming) {

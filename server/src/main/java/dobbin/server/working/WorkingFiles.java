@@ -8,10 +8,10 @@ import dobbin.server.Settings;
 import dobbin.server.data.DataStore;
 import dobbin.server.data.Spool;
 import dobbin.server.pictures.PictureLibrary;
+import dobbin.server.pictures.ReadingTime;
 import dobbin.server.reels.Works;
 import dobbin.server.typefaces.TypefaceStore;
 import dobbin.server.work.Budget;
-import dobbin.still.Checkpoint;
 import dobbin.still.UnreadablePicture;
 import jakarta.annotation.PreDestroy;
 import java.io.BufferedOutputStream;
@@ -166,15 +166,8 @@ class WorkingFiles {
     }
 
     private void keep(WorkingFile work, PictureRef ref) throws IOException {
-        long until = System.nanoTime() + settings.longestReading().toNanos();
-        Checkpoint checkpoint = () -> {
-            if (System.nanoTime() > until) {
-                throw new CancellationException(
-                        "takes longer than " + settings.longestReading().toSeconds() + " s to be read");
-            }
-        };
         try {
-            pictures.keepAgain(work.picture(ref.picture()), ref.size(), checkpoint);
+            pictures.keepAgain(work.picture(ref.picture()), ref.size(), new ReadingTime(settings.longestReading()));
         } catch (UnreadablePicture | CancellationException e) {
             throw work.refused(ref.picture(), e.getMessage(), e);
         }

@@ -1,0 +1,59 @@
+package dobbin.server.pictures;
+
+import dobbin.still.Checkpoint;
+import java.lang.management.ManagementFactory;
+import java.lang.management.ThreadMXBean;
+import java.time.Duration;
+import java.util.concurrent.CancellationException;
+import java.util.function.LongSupplier;
+
+/**
+ * How much of one processor reading a still may take. It begins anew with each still that comes of a file; waiting for memory,
+ * or for others, takes none. For the thread that reads.
+ */
+public final class ReadingTime implements Checkpoint {
+    private static final ThreadMXBean THREADS = ManagementFactory.getThreadMXBean();
+    /** It is asked about far more often than it need be looked at. */
+    private static final long BETWEEN_LOOKS_NANOS = 20_000_000;
+
+    private final Duration most;
+    private final LongSupplier processor;
+    private final LongSupplier clock;
+    private long begun = -1;
+    private long looked;
+
+    public ReadingTime(Duration most) {
+        this(most, THREADS::getCurrentThreadCpuTime, System::nanoTime);
+    }
+
+    /**
+     * @param processor how much the thread has had of one, in nanoseconds
+     * @param clock in nanoseconds
+     */
+    ReadingTime(Duration most, LongSupplier processor, LongSupplier clock) {
+        this.most = most;
+        this.processor = processor;
+        this.clock = clock;
+    }
+
+    @Override
+    public void check() {
+        long now = clock.getAsLong();
+        if (begun >= 0 && now - looked < BETWEEN_LOOKS_NANOS) {
+            return;
+        }
+        looked = now;
+        long had = processor.getAsLong();
+        if (begun < 0) {
+            begun = had;
+        } else if (had - begun > most.toNanos()) {
+            throw new CancellationException("takes more than " + most.toSeconds()
+                    + " s of a processor to be read. Save it anew, smaller or in another format");
+        }
+    }
+
+    @Override
+    public void came() {
+        begun = -1;
+    }
+}
