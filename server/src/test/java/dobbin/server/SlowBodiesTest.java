@@ -12,6 +12,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.locks.LockSupport;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -67,6 +69,44 @@ class SlowBodiesTest {
         String path = type.equals("application/json") ? "/api/reels" : "/api/pictures?name=Tide.png";
         String answer = dripped(begun(path, type));
         assertThat(answer).startsWith("HTTP/1.1 408").contains("This came too slowly");
+    }
+
+    /** A browser sends its next request on the same connection. */
+    @Test
+    void aConnectionStaysOpenAfterABodyThatWasReadOrRefused() throws IOException {
+        try (Socket socket = new Socket("127.0.0.1", server.address("/").getPort())) {
+            socket.setSoTimeout(LONG_ENOUGH_MILLIS);
+            for (String path : new String[] {"/api/reels", "/api/nothing", "/api/counting-order", "/api/reels"}) {
+                String body = path.endsWith("order") ? "{\"names\":[]}" : "{\"name\":\"Tide\"}";
+                String request = "POST " + path
+                        + " HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Type: application/json\r\nContent-Length: "
+                        + body.length() + "\r\n\r\n" + body;
+                socket.getOutputStream().write(request.getBytes(StandardCharsets.US_ASCII));
+                assertThat(answer(socket.getInputStream()))
+                        .as(path)
+                        .startsWith("HTTP/1.1 ")
+                        .doesNotContain("Connection: close");
+            }
+        }
+    }
+
+    private static String answer(InputStream in) throws IOException {
+        String head = upTo("\r\n\r\n", in);
+        Matcher length = Pattern.compile("Content-Length: (\\d+)").matcher(head);
+        return head
+                + (length.find()
+                        ? new String(in.readNBytes(Integer.parseInt(length.group(1))), StandardCharsets.UTF_8)
+                        : upTo("0\r\n\r\n", in));
+    }
+
+    private static String upTo(String end, InputStream in) throws IOException {
+        StringBuilder text = new StringBuilder();
+        while (text.indexOf(end) < 0) {
+            int read = in.read();
+            assertThat(read).as("after %s", text).isNotNegative();
+            text.append((char) read);
+        }
+        return text.toString();
     }
 
     @Test

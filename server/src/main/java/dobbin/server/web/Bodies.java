@@ -3,13 +3,14 @@ package dobbin.server.web;
 import dobbin.server.Settings;
 import jakarta.servlet.ServletException;
 import java.io.IOException;
-import java.io.InputStream;
+import java.nio.ByteBuffer;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.apache.catalina.connector.Request;
 import org.apache.catalina.connector.Response;
 import org.apache.catalina.valves.ValveBase;
 import org.apache.coyote.ActionCode;
+import org.apache.tomcat.util.net.ApplicationBufferHandler;
 import org.springframework.boot.tomcat.servlet.TomcatServletWebServerFactory;
 import org.springframework.boot.web.server.WebServerFactoryCustomizer;
 import org.springframework.http.HttpStatus;
@@ -22,7 +23,6 @@ import org.springframework.stereotype.Component;
 @Component
 class Bodies implements WebServerFactoryCustomizer<TomcatServletWebServerFactory> {
     private static final int MOST_OF_AN_ADDRESS = 32;
-    private static final int BUFFER_BYTES = 64 * 1024;
 
     private final Settings settings;
     private final Map<String, Integer> underWay = new ConcurrentHashMap<>();
@@ -73,20 +73,43 @@ class Bodies implements WebServerFactoryCustomizer<TomcatServletWebServerFactory
         return request.getContentLengthLong() > 0 || request.getHeader("Transfer-Encoding") != null;
     }
 
+    /** Below what controllers read from, which they may have closed. */
     private void readRest(Request request) {
         Pace pace = new Pace(settings.patience());
-        byte[] buffer = new byte[BUFFER_BYTES];
+        Thrown away = new Thrown();
         try {
-            InputStream in = request.getInputStream();
-            for (int read = in.read(buffer); read >= 0; read = in.read(buffer)) {
+            while (!request.isFinished()) {
+                int read = request.getCoyoteRequest().doRead(away);
+                if (read < 0) {
+                    return;
+                }
                 pace.came(read);
                 if (pace.isTooSlow()) {
                     cutOff(request);
                     return;
                 }
             }
-        } catch (IOException | RuntimeException e) {
+        } catch (IOException e) {
             cutOff(request);
+        }
+    }
+
+    private static final class Thrown implements ApplicationBufferHandler {
+        private ByteBuffer buffer = ByteBuffer.allocate(0);
+
+        @Override
+        public void setByteBuffer(ByteBuffer newBuffer) {
+            buffer = newBuffer;
+        }
+
+        @Override
+        public ByteBuffer getByteBuffer() {
+            return buffer;
+        }
+
+        @Override
+        public void expand(int size) {
+            // It is given buffers, and fills none.
         }
     }
 

@@ -37,13 +37,7 @@ class Gatekeeper extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        response.setHeader("Content-Security-Policy", CONTENT_POLICY);
-        response.setHeader("X-Content-Type-Options", "nosniff");
-        response.setHeader("Referrer-Policy", "no-referrer");
-        response.setHeader("Cross-Origin-Resource-Policy", "same-origin");
-        response.setHeader("Cross-Origin-Opener-Policy", "same-origin");
-        response.setHeader("Permissions-Policy", FEATURES);
-
+        addHeaders(response);
         if (request.getHeader("Host") == null) {
             ProblemWriter.write(
                     response, HttpStatus.BAD_REQUEST, "Refused", "The request must name its host, as HTTP/1.1 does.");
@@ -54,6 +48,15 @@ class Gatekeeper extends OncePerRequestFilter {
         } else {
             chain.doFilter(request, response);
         }
+    }
+
+    static void addHeaders(HttpServletResponse response) {
+        response.setHeader("Content-Security-Policy", CONTENT_POLICY);
+        response.setHeader("X-Content-Type-Options", "nosniff");
+        response.setHeader("Referrer-Policy", "no-referrer");
+        response.setHeader("Cross-Origin-Resource-Policy", "same-origin");
+        response.setHeader("Cross-Origin-Opener-Policy", "same-origin");
+        response.setHeader("Permissions-Policy", FEATURES);
     }
 
     private static boolean isForeign(HttpServletRequest request) {

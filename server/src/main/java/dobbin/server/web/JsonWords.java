@@ -56,7 +56,8 @@ final class JsonWords {
         return e instanceof MismatchedInputException mismatch ? mustBe(mismatch.getTargetType()) : "cannot be that";
     }
 
-    private static String mustBe(Class<?> type) {
+    /** @return a clause on what a value of that type must be */
+    static String mustBe(Class<?> type) {
         if (type == int.class || type == Integer.class || type == long.class || type == Long.class) {
             return "must be a whole number";
         }

@@ -4,6 +4,7 @@ import dobbin.edit.EditRejected;
 import dobbin.reel.OutOfRange;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.TypeMismatchException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
@@ -13,6 +14,7 @@ import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
 import org.springframework.web.util.DisconnectedClientHelper;
@@ -79,6 +81,17 @@ class Problems extends ResponseEntityExceptionHandler {
             HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
         ProblemDetail problem = unreadable(e);
         return ResponseEntity.status(problem.getStatus()).body(problem);
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleTypeMismatch(
+            TypeMismatchException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        String field = e instanceof MethodArgumentTypeMismatchException argument
+                ? argument.getName()
+                : String.valueOf(e.getPropertyName());
+        ProblemDetail problem = inField(field, JsonWords.mustBe(e.getRequiredType()));
+        problem.setStatus(HttpStatus.BAD_REQUEST);
+        return ResponseEntity.badRequest().body(problem);
     }
 
     private static ProblemDetail unreadable(HttpMessageNotReadableException e) {
