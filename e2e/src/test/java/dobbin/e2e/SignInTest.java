@@ -6,7 +6,9 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -20,24 +22,32 @@ class SignInTest {
     @TempDir
     private static Path folder;
 
-    private App app;
+    private static App app;
     private Page page;
     private Sheet sheet;
 
-    @BeforeEach
-    void start() throws Exception {
+    @BeforeAll
+    static void start() throws Exception {
         Path file = Files.writeString(folder.resolve("password"), "Six lamps, one beam\n");
         app = App.start(folder.resolve("data"), "--dobbin.password-file=" + file);
+    }
+
+    @AfterAll
+    static void stop() {
+        app.close();
+    }
+
+    @BeforeEach
+    void open() {
         page = visit.browser().open(app.address());
         sheet = new Sheet(page);
     }
 
     @AfterEach
-    void stop() {
+    void leave() {
         BrowserContext context = page.context();
         page.close();
         context.clearCookies();
-        app.close();
         // A request without a session is refused, as it should be, and the browser says so.
         visit.browser().complaints().clear();
     }
