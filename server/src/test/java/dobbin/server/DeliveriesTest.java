@@ -14,6 +14,7 @@ import dobbin.still.PngWriter;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
+import java.net.Socket;
 import java.net.URLConnection;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
@@ -219,6 +220,46 @@ class DeliveriesTest {
             }
             assertThat(weight).doesNotContain("\"bytes\":null").contains("\"revision\":3");
         }
+    }
+
+    @Test
+    void anAddressListensSoOftenAtMostAndAgainOnceItHasLeft() throws Exception {
+        JsonNode reel = server.reelOf(COLORS);
+        List<Socket> listening = new ArrayList<>();
+        try {
+            String status = "HTTP/1.1 200";
+            while (status.equals("HTTP/1.1 200") && listening.size() < 70) {
+                listening.add(listener(reel));
+                status = status(listening.get(listening.size() - 1));
+            }
+            assertThat(status).isEqualTo("HTTP/1.1 429");
+            // Another test may have listened a moment ago.
+            assertThat(listening.size() - 1).isBetween(60, 64);
+        } finally {
+            for (Socket socket : listening) {
+                socket.close();
+            }
+        }
+        // That nobody is there any more is noticed with the next word to them.
+        server.until(path(reel), now -> {
+            server.edit(now, "{\"type\":\"setPlays\",\"times\":" + now.get("revision") + "}");
+            try (Socket again = listener(reel)) {
+                return status(again).equals("HTTP/1.1 200");
+            } catch (IOException e) {
+                throw new AssertionError(e);
+            }
+        });
+    }
+
+    private static Socket listener(JsonNode reel) throws IOException {
+        Socket socket = new Socket("127.0.0.1", server.address("/").getPort());
+        String request = "GET " + path(reel) + "/events HTTP/1.1\r\nHost: 127.0.0.1\r\n\r\n";
+        socket.getOutputStream().write(request.getBytes(StandardCharsets.US_ASCII));
+        return socket;
+    }
+
+    private static String status(Socket socket) throws IOException {
+        return new String(socket.getInputStream().readNBytes("HTTP/1.1 200".length()), StandardCharsets.US_ASCII);
     }
 
     @Test

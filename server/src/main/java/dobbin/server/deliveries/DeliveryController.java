@@ -22,6 +22,8 @@ import dobbin.slim.Delivered;
 import dobbin.slim.Drawing;
 import dobbin.slim.Framed;
 import dobbin.timing.Hundredths;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
@@ -88,9 +90,10 @@ class DeliveryController {
 
     /** Events: {@code changed} with a revision, {@code weight}, {@code delivered} when more is known of a delivery, and {@code job} for what was started on this reel. */
     @GetMapping(path = "/api/reels/{id}/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
-    SseEmitter listen(@PathVariable String id) {
+    SseEmitter listen(@PathVariable String id, HttpServletRequest request, HttpServletResponse response) {
         reels.open(id);
-        return hub.listen(id);
+        response.setHeader(HttpHeaders.CACHE_CONTROL, CacheControl.noStore().getHeaderValue());
+        return hub.listen(id, request.getRemoteAddr());
     }
 
     /** @param again whether to try again what failed */

@@ -15,12 +15,14 @@ import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.AuthenticationManager;
 import org.springframework.security.authentication.ProviderNotFoundException;
 import org.springframework.security.authorization.AuthorizationDecision;
-import org.springframework.security.config.Customizer;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configuration.EnableWebSecurity;
 import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.context.SecurityContextHolderFilter;
+import org.springframework.security.web.header.HeaderWriter;
+import org.springframework.security.web.header.writers.CacheControlHeadersWriter;
+import org.springframework.security.web.header.writers.DelegatingRequestMatcherHeaderWriter;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
@@ -31,6 +33,13 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @EnableWebSecurity
 class Doorkeeper {
     static final String BEGUN = "begun";
+    /**
+     * Headers are written after an answer was begun, which of an event stream is the business of the thread that tells events:
+     * two at once would break it. It has the header from the first.
+     */
+    private static final HeaderWriter NO_STORE = new DelegatingRequestMatcherHeaderWriter(
+            request -> !request.getRequestURI().endsWith("/events"), new CacheControlHeadersWriter());
+
     /** However busy a session is kept, it ends. */
     private static final Duration LONGEST_SESSION = Duration.ofDays(7);
 
@@ -52,7 +61,7 @@ class Doorkeeper {
                 .csrf(AbstractHttpConfigurer::disable)
                 // Answers stay in no cache unless they say that they may, as pictures do: their addresses are names of
                 // what they show.
-                .headers(headers -> headers.defaultsDisabled().cacheControl(Customizer.withDefaults()))
+                .headers(headers -> headers.defaultsDisabled().addHeaderWriter(NO_STORE))
                 .requestCache(AbstractHttpConfigurer::disable)
                 .logout(AbstractHttpConfigurer::disable)
                 .build();

@@ -1,5 +1,6 @@
 package dobbin.server.jobs;
 
+import dobbin.server.web.Refused;
 import jakarta.annotation.PreDestroy;
 import java.util.List;
 import java.util.Map;
@@ -7,6 +8,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.scheduling.annotation.EnableScheduling;
 import org.springframework.scheduling.annotation.Scheduled;
@@ -23,16 +25,33 @@ public class EventHub {
     private static final long NEVER = 0;
     private static final int HEARTBEAT_MILLIS = 15_000;
 
+    private static final int MOST_OF_AN_ADDRESS = 64;
+
+    /** How many streams are open there. */
+    private final Map<String, Integer> ofAddress = new ConcurrentHashMap<>();
+
     private final Map<String, List<Listener>> listeners = new ConcurrentHashMap<>();
     private final ExecutorService writers = Executors.newCachedThreadPool();
 
-    public SseEmitter listen(String reel) {
+    /**
+     * @param address of whoever listens
+     * @throws Refused where too much is open there
+     */
+    public SseEmitter listen(String reel, String address) {
+        if (ofAddress.merge(address, 1, Integer::sum) > MOST_OF_AN_ADDRESS) {
+            left(address);
+            throw new Refused(
+                    HttpStatus.TOO_MANY_REQUESTS,
+                    "Too many reels are open at your address at once. Close some of the tabs.");
+        }
         SseEmitter emitter = new SseEmitter(NEVER);
         List<Listener> all = listeners.computeIfAbsent(reel, id -> new CopyOnWriteArrayList<>());
         Listener listener = new Listener(emitter, writers);
         all.add(listener);
         Runnable leave = () -> {
-            all.remove(listener);
+            if (all.remove(listener)) {
+                left(address);
+            }
             listener.close();
         };
         emitter.onCompletion(leave);
@@ -41,6 +60,10 @@ public class EventHub {
         // Without a first line the browser would not learn that it is connected until something happens.
         listener.tell(() -> SseEmitter.event().comment("listening"));
         return emitter;
+    }
+
+    private void left(String address) {
+        ofAddress.computeIfPresent(address, (who, count) -> count == 1 ? null : count - 1);
     }
 
     public boolean hasListeners(String reel) {
