@@ -156,4 +156,12 @@ final class Sheet {
         page.mouse().move(end.x + 8, end.y + end.height / 2);
         assertThat(page.locator(".mark")).isVisible();
     }
+
+    /** What the server says of the open reel. @param what of {@code canvas} and {@code frames}, in JavaScript */
+    Object told(String what) {
+        return page.evaluate(
+                "async (id) => { const { canvas, frames } = await (await fetch('/api/reels/' + id)).json(); return "
+                        + what + " }",
+                page.url().replaceAll(".*/reels/([0-9a-f-]+)/.*", "$1"));
+    }
 }

@@ -4,15 +4,11 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
-import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
 import dobbin.ora.OraWriter;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
-import dobbin.skerry.SkerryPoint;
 import dobbin.still.PngWriter;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -25,7 +21,6 @@ import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
-import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -174,199 +169,6 @@ class WaysInTest {
         assertThat(sheet.cards()).hasCount(4);
     }
 
-    private void openHandHeld() {
-        sheet.choose(SkerryPoint.handHeld().stream()
-                .map(file -> new FilePayload(file.name(), "image/jpeg", file.bytes()))
-                .toArray(FilePayload[]::new));
-        assertThat(sheet.cards()).hasCount(8);
-    }
-
-    private Object ask(String what) {
-        return page.evaluate(
-                "async (id) => { const { canvas, frames } = await (await fetch('/api/reels/' + id)).json(); return "
-                        + what + " }",
-                page.url().replaceAll(".*/reels/([0-9a-f-]+)/.*", "$1"));
-    }
-
-    @Test
-    void photosTakenByHandAreLinedUpCroppedAndLaidBack() {
-        openHandHeld();
-        sheet.more("Line up…");
-        page.locator(".v-dialog button[type=submit]").click();
-        assertThat(page.getByText("7 frames lie on frame 4.")).isVisible();
-        assertThat(page.getByText(Pattern.compile("lined up \\d+ %"))).hasCount(7);
-        assertThat((Integer) ask("canvas.width")).isBetween(840, 940);
-        assertThat(ask("frames.some((frame) => frame.bare)")).isEqualTo(false);
-
-        sheet.card(2).click();
-        page.keyboard().press("u");
-        assertThat(page.getByText("Move the still of frame 2")).isVisible();
-        page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Turn clockwise"))
-                .fill("1.5");
-        page.keyboard().press("Enter");
-        sheet.awaitUndo("Line up frame 2");
-        assertThat(ask("frames[1].content.aligned.turn")).isEqualTo(1.5);
-        page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Right edge smaller"))
-                .fill("12.5");
-        page.keyboard().press("Enter");
-        page.waitForCondition(
-                () -> ask("frames[1].content.aligned.perspective.across").equals(0.125));
-        sheet.button("Lay it back").click();
-        sheet.awaitUndo("Lay frame 2 back as it was");
-        assertThat(page.getByText(Pattern.compile("lined up \\d+ %"))).hasCount(6);
-        for (String left : List.of("Line up frame 2", "Line up frame 2", "Line up 8 frames")) {
-            sheet.button("Undo").click();
-            sheet.awaitUndo(left);
-        }
-        sheet.button("Undo").click();
-        assertThat(page.getByText(Pattern.compile("lined up \\d+ %"))).hasCount(0);
-        assertThat(ask("canvas.width")).isEqualTo(960);
-    }
-
-    @Test
-    void photosAreLinedUpByThePartOneDraws() {
-        openHandHeld();
-        sheet.chooseFrames(1, 2, 3);
-        page.keyboard().press("u");
-        page.getByLabel("Only by a part of the view").click();
-        Locator picture = page.locator(".v-dialog .picture");
-        BoundingBox seen = picture.boundingBox();
-        page.mouse().move(seen.x + 0.6 * seen.width, seen.y + 0.2 * seen.height);
-        page.mouse().down();
-        page.mouse().move(seen.x + 0.95 * seen.width, seen.y + 0.8 * seen.height, new Mouse.MoveOptions().setSteps(5));
-        page.mouse().up();
-        assertThat(page.getByLabel(Pattern.compile("Part: 3[23]\\d × 38\\d at 57\\d, 12\\d")))
-                .isVisible();
-        page.getByLabel("Leave them").click();
-        page.locator(".v-dialog button[type=submit]").click();
-        assertThat(page.getByText("2 frames lie on frame 2.")).isVisible();
-        assertThat(page.getByText(Pattern.compile("lined up \\d+ %"))).hasCount(2);
-    }
-
-    @Test
-    void perspectiveIsFoundWhereItIsAskedFor() {
-        openHandHeld();
-        sheet.chooseFrames(1, 2);
-        page.keyboard().press("u");
-        page.getByLabel("Perspective too, for a page or a wall seen from the side")
-                .click();
-        page.locator(".v-dialog button[type=submit]").click();
-        assertThat(page.getByText("1 frame lies on frame 1.")).isVisible();
-        assertThat(ask("frames[1].content.aligned.perspective.across !== 0")).isEqualTo(true);
-    }
-
-    @Test
-    void shakingAloneIsTakenOut() {
-        openHandHeld();
-        sheet.more("Line up…");
-        page.getByLabel("Steady: only the shaking goes, a pan stays").click();
-        assertThat(page.getByLabel("Lie on frame")).hasCount(0);
-        page.locator(".v-dialog button[type=submit]").click();
-        assertThat(page.getByText("8 frames are steadied.")).isVisible();
-        sheet.awaitUndo("Line up 8 frames");
-    }
-
-    @Test
-    void framesGoIntoOrderOfDateAndAreShownAsTheyWereTaken() {
-        page.locator("[data-test=files]").first().evaluate("""
-                async (input) => {
-                  const canvas = new OffscreenCanvas(30, 20)
-                  const taken = { 'Dusk.png': 3000, 'Noon.png': 1000, 'Dawn.png': 0 }
-                  const files = new DataTransfer()
-                  for (const [name, after] of Object.entries(taken)) {
-                    canvas.getContext('2d').fillStyle = `rgb(${after / 20} 80 80)`
-                    canvas.getContext('2d').fillRect(0, 0, 30, 20)
-                    files.items.add(new File([await canvas.convertToBlob()], name, { lastModified: 1780000000000 + after }))
-                  }
-                  input.files = files.files
-                  input.dispatchEvent(new Event('change'))
-                }""");
-        assertThat(sheet.cards()).hasCount(3);
-        sheet.more("Into order of date");
-        sheet.awaitUndo("Put 3 frames in order of date");
-        assertThat(ask("frames.map((frame) => frame.name)")).isEqualTo(List.of("Dawn.png", "Noon.png", "Dusk.png"));
-        sheet.button("Other changes").click();
-        sheet.choose("Pace by date…");
-        sheet.answer("Total", "1000", "Pace");
-        sheet.awaitDelays("200 ms", "400 ms", "400 ms");
-    }
-
-    @Test
-    void aPlateIsOfferedToBeCut() {
-        sheet.choose(new FilePayload(
-                "Gull plate.png", "image/png", SkerryPoint.gullPlate().bytes()));
-        assertThat(page.getByText("“Gull plate.png” seems to hold 10 drawings."))
-                .isVisible();
-        sheet.button("Cut it").click();
-        assertThat(page.locator(".thumb")).hasCount(10);
-    }
-
-    private void openPlate() {
-        sheet.choose(new FilePayload(
-                "Gull plate.png", "image/png", SkerryPoint.gullPlate().bytes()));
-        assertThat(sheet.cards()).hasCount(1);
-        sheet.card(1).click();
-        sheet.more("Cut into frames…");
-        assertThat(page.locator(".thumb")).hasCount(10);
-    }
-
-    @Test
-    void aPlateIsCutIntoFramesInTheOrderOneGivesThem() throws Exception {
-        openPlate();
-        Locator thumbs = page.locator(".thumb");
-        thumbs.nth(9).click();
-        assertThat(sheet.button("Cut into 9 frames")).isEnabled();
-        thumbs.nth(0).focus();
-        page.keyboard().press("Alt+ArrowRight");
-        assertThat(thumbs.nth(1)).isFocused();
-        page.locator(".settings .v-select").click();
-        page.getByText("By their foot line").click();
-        sheet.button("Cut into 9 frames").click();
-        assertThat(sheet.cards()).hasCount(9);
-        sheet.awaitUndo("Cut “Gull plate.png” into 9 frames");
-        List<Raster> drawings = new Easel(page).drawings();
-        int across = drawings.get(0).width();
-        assertThat(across).isBetween(120, 299);
-        for (Raster drawing : drawings) {
-            assertThat(drawing.width()).isEqualTo(across);
-            assertThat(drawing.pixel(0, 0)).isZero();
-            assertThat(lowestDrawn(drawing)).as("all stand on one line").isEqualTo(drawing.height() - 1);
-        }
-        sheet.button("Undo").click();
-        assertThat(sheet.cards()).hasCount(1);
-        assertThat(ask("canvas.width")).isEqualTo(1200);
-    }
-
-    private static int lowestDrawn(Raster drawing) {
-        int lowest = 0;
-        for (int i = 0; i < drawing.argb().length; i++) {
-            lowest = drawing.argb()[i] >>> 24 > 0 ? i / drawing.width() : lowest;
-        }
-        return lowest;
-    }
-
-    @Test
-    void piecesAreFoundByThemselvesAndDraggedToAnotherPlace() {
-        openPlate();
-        sheet.button("Each by itself").click();
-        Locator thumbs = page.locator(".thumb");
-        assertThat(page.getByLabel("Join parts as near as")).isVisible();
-        assertThat(thumbs).hasCount(10);
-        assertThat(sheet.button("Cut into 10 frames")).isEnabled();
-        thumbs.nth(4).hover();
-        page.mouse().down();
-        BoundingBox first = thumbs.nth(0).boundingBox();
-        page.mouse().move(first.x + 20, first.y + 20, new Mouse.MoveOptions().setSteps(6));
-        page.mouse().up();
-        assertThat(thumbs.nth(0)).hasAttribute("data-part", "4");
-        assertThat(thumbs.nth(1)).hasAttribute("data-part", "0");
-        page.getByLabel("Join parts as near as").fill("400");
-        page.keyboard().press("Enter");
-        assertThat(thumbs).hasCount(1);
-        sheet.button("Cancel").click();
-        assertThat(sheet.cards()).hasCount(1);
-    }
-
     @ParameterizedTest
     @CsvSource({"Photos taken by hand, 8", "A plate of drawings, 1", "A clip, 30"})
     void anEmptyShelfHasSomethingToTryEachWith(String what, int frames) {
@@ -390,7 +192,8 @@ class WaysInTest {
         sheet.button("240").click();
         sheet.button("Draw").click();
         assertThat(sheet.cards()).hasCount(2);
-        assertThat(ask("frames.map((frame) => frame.content.size.width)")).isEqualTo(List.of(240, 60));
+        assertThat(sheet.told("frames.map((frame) => frame.content.size.width)"))
+                .isEqualTo(List.of(240, 60));
         assertThat(new Easel(page).drawings().get(0).pixel(120, 80)).isEqualTo(0xFFB23E28);
     }
 
@@ -400,7 +203,7 @@ class WaysInTest {
                 new FilePayload("Flag.svg", "image/svg+xml", "<svg/>".getBytes(StandardCharsets.UTF_8)), Stills.png(1));
         sheet.button("Cancel").click();
         assertThat(sheet.cards()).hasCount(1);
-        assertThat(ask("frames[0].name")).isEqualTo("Tide 1.png");
+        assertThat(sheet.told("frames[0].name")).isEqualTo("Tide 1.png");
     }
 
     @ParameterizedTest
@@ -425,21 +228,5 @@ class WaysInTest {
         assertThat(sheet.cards()).hasCount(3);
         assertThat(page.getByText(Pattern.compile("“.*” is the same picture as “.*”")))
                 .isVisible();
-    }
-
-    @Test
-    void flickerOfExposureIsEvenedAndTakenBack() {
-        sheet.choose(IntStream.range(0, 5)
-                .mapToObj(i -> Stills.png("Dusk " + i + ".png", Stills.SIZE, i == 2 ? 0xFF303030 : 0xFF404040 + i))
-                .toArray(FilePayload[]::new));
-        assertThat(sheet.cards()).hasCount(5);
-        Object before = ask("frames[2].drawn");
-        sheet.more("Even the light");
-        sheet.awaitUndo("Even the light of 5 frames");
-        assertThat(ask("frames[2].drawn")).isNotEqualTo(before);
-        assertThat((Double) ask("frames[2].content.light.lift * 1.0")).isGreaterThan(0.03);
-        sheet.more("Light as in the photos");
-        sheet.awaitUndo("Give 2 frames back the light of the photo");
-        assertThat(ask("frames[2].drawn")).isEqualTo(before);
     }
 }
