@@ -140,6 +140,8 @@ class ClipsTest {
         type("A second", "5");
         type("Width", "80");
         assertThat(result()).containsText("80 × 48");
+        // Which pictures these are is the server's to say, a moment later.
+        assertThat(result()).containsText("8 frames, a loop of");
         List<Shown> frames = broughtIn();
         assertThat(frames).hasSize(8);
         assertThat(numbers(frames)).isSorted().doesNotHaveDuplicates();
