@@ -1,19 +1,28 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, onMounted, ref, useTemplateRef } from 'vue'
 import { answer, api } from '@/api/client'
 import { sentenceFor } from '@/api/problem'
+import { session } from '@/api/session'
 import Brand from '@/parts/Brand.vue'
 
-/** Asks for the password, and begins anew once it was right. */
+/** Asks for the password, and where people have names for the name, and begins anew once they were right. */
+const named = computed(() => session.value?.named ?? false)
+const name = ref('')
+const form = useTemplateRef<HTMLFormElement>('form')
 const password = ref('')
 const problem = ref('')
 const busy = ref(false)
+
+onMounted(async () => {
+  session.value = await answer(api.GET('/api/session')).catch(() => null)
+  form.value?.querySelector('input')?.focus()
+})
 
 async function signIn(): Promise<void> {
   busy.value = true
   problem.value = ''
   try {
-    await answer(api.POST('/api/session', { body: { password: password.value } }))
+    await answer(api.POST('/api/session', { body: { name: name.value, password: password.value } }))
     location.reload()
   } catch (failure) {
     problem.value = sentenceFor(failure)
@@ -25,10 +34,11 @@ async function signIn(): Promise<void> {
 
 <template>
   <main class="sign-in">
-    <form aria-label="Sign in" @submit.prevent="signIn">
+    <form v-if="session" ref="form" aria-label="Sign in" @submit.prevent="signIn">
       <brand />
-      <p class="quiet">This Dobbin asks for a password. Whoever runs it can tell you.</p>
-      <v-text-field v-model="password" type="password" label="Password" autocomplete="current-password" autofocus hide-details
+      <p class="quiet">{{ named ? 'This Dobbin keeps a shelf for everyone who works with it. Whoever runs it gives out names and passwords.' : 'This Dobbin asks for a password. Whoever runs it can tell you.' }}</p>
+      <v-text-field v-if="named" v-model="name" label="Name" autocomplete="username" maxlength="40" hide-details />
+      <v-text-field v-model="password" type="password" label="Password" autocomplete="current-password" hide-details
         :aria-describedby="problem ? 'sign-in-problem' : undefined" />
       <p v-if="problem" id="sign-in-problem" role="alert">{{ problem }}</p>
       <v-btn type="submit" variant="flat" color="primary" :loading="busy">Sign in</v-btn>

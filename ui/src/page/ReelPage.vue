@@ -4,9 +4,11 @@ import { useRoute } from 'vue-router'
 import { Problem, sentenceFor } from '@/api/problem'
 import type { Bench } from '@/ground/bench'
 import HistoryDialog from './HistoryDialog.vue'
+import LookingOnly from './LookingOnly.vue'
 import ReelHeader from './ReelHeader.vue'
 import RhythmBar from './RhythmBar.vue'
 import { hasFewPixels } from '@/parts/fewPixels'
+import { onlyToLookAt } from '@/reel/access'
 import { useReel } from '@/reel/store'
 import { useReelKeys } from './reelKeys'
 import { useSelection } from '@/reel/selection'
@@ -72,7 +74,10 @@ useReelKeys()
   <div class="page">
     <reel-header :benches="benches" />
     <template v-if="store.reel">
-      <rhythm-bar />
+      <div>
+        <looking-only v-if="onlyToLookAt" />
+        <rhythm-bar />
+      </div>
       <main class="bench" :class="{ 'few-pixels': hasFewPixels(store.reel.canvas) }">
         <router-view />
       </main>

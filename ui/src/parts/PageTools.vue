@@ -1,20 +1,19 @@
 <script setup lang="ts">
 import { mdiKeyboardOutline, mdiLogout, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
-import { computed, onMounted, ref } from 'vue'
+import { computed, onMounted } from 'vue'
 import { useTheme } from 'vuetify'
 import { answer, api } from '@/api/client'
+import { session } from '@/api/session'
 import { keyListShown } from '@/ground/keys'
 import { sayProblem } from '@/ground/messages'
 import { toggleTheme } from '@/ground/theme'
 
 const theme = useTheme()
 const dark = computed(() => theme.global.current.value.dark)
-/** Whether one can sign out. */
-const mayLeave = ref(false)
+const leave = computed(() => (session.value?.name ? `Sign out (${session.value.name})` : 'Sign out'))
 
 onMounted(async () => {
-  const session = await answer(api.GET('/api/session')).catch(() => null)
-  mayLeave.value = session?.needed ?? false
+  session.value ??= await answer(api.GET('/api/session')).catch(() => null)
 })
 
 async function signOut(): Promise<void> {
@@ -29,7 +28,7 @@ async function signOut(): Promise<void> {
       :aria-label="dark ? 'Light colors' : 'Dark colors'" :title="dark ? 'Light colors' : 'Dark colors'"
       @click="toggleTheme" />
     <v-btn :icon="mdiKeyboardOutline" size="small" class="keys-list" aria-label="Keys" title="Keys (?)" @click="keyListShown = true" />
-  <v-btn v-if="mayLeave" :icon="mdiLogout" size="small" aria-label="Sign out" title="Sign out" @click="signOut" />
+    <v-btn v-if="session?.needed" :icon="mdiLogout" size="small" :aria-label="leave" :title="leave" @click="signOut" />
   </span>
 </template>
 

@@ -5,6 +5,7 @@ import { answer, api } from '@/api/client'
 import type { Edit, FrameView, JobView, Mark, ReelView, RhythmView, WeightView } from '@/api/types'
 import { Problem, sentenceFor } from '@/api/problem'
 import { sayProblem } from '@/ground/messages'
+import { access, askAccess } from './access'
 
 const LOOK_OVER_PAUSE = 120
 
@@ -49,7 +50,7 @@ export const useReel = defineStore('reel', () => {
   async function open(id: string): Promise<void> {
     close()
     const mine = ++opening
-    const told = await answer(api.GET('/api/reels/{id}', { params: { path: { id } } }))
+    const [told] = await Promise.all([answer(api.GET('/api/reels/{id}', { params: { path: { id } } })), askAccess(id)])
     if (mine !== opening) {
       return
     }
@@ -64,7 +65,7 @@ export const useReel = defineStore('reel', () => {
     document.removeEventListener('visibilitychange', onVisibility)
     events?.close()
     events = null
-    reel.value = weight.value = rhythm.value = job.value = null
+    reel.value = weight.value = rhythm.value = job.value = access.value = null
     rhythmProblem.value = ''
   }
 
@@ -212,6 +213,7 @@ export const useReel = defineStore('reel', () => {
         takeWeight(weighed)
         tried.value++
         delivered.value++
+        await askAccess(id)
         await followJob()
       }
     } catch (failure) {

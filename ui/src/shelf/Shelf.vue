@@ -108,7 +108,7 @@ onMounted(() => {
       <section v-else-if="reels.length > 0" aria-label="Reels">
         <h2>On the shelf</h2>
         <div class="cards">
-          <shelf-card v-for="card in reels" :key="card.id" :card="card" @remove="remove(card)" />
+          <shelf-card v-for="card in reels" :key="card.id" :card="card" @remove="remove(card)" @changed="load" />
         </div>
         <p v-if="shelf && shelf.reels.length < shelf.total" class="more">
           <v-btn variant="outlined" @click="more">Show more: {{ shelf.total - shelf.reels.length }} are left</v-btn>

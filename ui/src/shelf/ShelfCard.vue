@@ -1,14 +1,16 @@
 <script setup lang="ts">
-import { mdiAlertCircleOutline, mdiTrashCanOutline } from '@mdi/js'
+import { mdiAccountMultipleOutline, mdiAlertCircleOutline, mdiTrashCanOutline } from '@mdi/js'
 import { useIntersectionObserver } from '@vueuse/core'
 import { computed, onBeforeUnmount, ref, useTemplateRef } from 'vue'
 import type { ReelCard } from '@/api/types'
+import { session } from '@/api/session'
 import { wantPicture } from '@/api/pictureQueue'
 import type { Wanted } from '@/api/pictureQueue'
 import { frameUrl, previewUrl } from '@/api/urls'
 import { durationText, framesText } from '@/parts/format'
 import QueuedPicture from '@/parts/QueuedPicture.vue'
 import { hasFewPixels } from '@/parts/fewPixels'
+import AccessDialog from './AccessDialog.vue'
 
 /** A reel on the shelf: it plays once through when the shelf is opened, then while it is pointed at or has the focus. */
 const COVER_WIDTH = 256
@@ -17,12 +19,21 @@ const BOX_RATIO = 1.46
 const LONGEST_GREETING = 6000
 
 const props = defineProps<{ card: ReelCard }>()
-defineEmits<{ remove: [] }>()
+defineEmits<{ remove: []; changed: [] }>()
+
+const mine = computed(() => !session.value?.named || props.card.owner === null || props.card.owner === session.value.name)
+/** Said of reels that are not one's own, where people have names. */
+const whose = computed(() => {
+  const { owner } = props.card
+  return !session.value?.named || owner === session.value.name ? '' : `${owner ?? 'everybody'}’s · `
+})
 
 const root = useTemplateRef<HTMLElement>('root')
 const wide = computed(() => props.card.canvas.width / props.card.canvas.height > BOX_RATIO)
 const seen = ref(false)
 const playing = ref(false)
+/** Whether it is being said who may see it. */
+const giving = ref(false)
 /** The first time a loop is asked for it has yet to be made; until then the cover stays. */
 const ready = ref(false)
 let loop: Wanted | null = null
@@ -72,11 +83,15 @@ onBeforeUnmount(() => {
         <span v-else-if="!card.cover" class="quiet">no frames yet</span>
       </span>
       <span class="name">{{ card.name }}</span>
-      <span class="quiet facts">{{ framesText(card.frames) }} · {{ durationText(card.millis) }} · {{ card.canvas.width }} × {{
-        card.canvas.height }}</span>
+      <span class="quiet facts">{{ whose }}{{ framesText(card.frames) }} · {{ durationText(card.millis) }}<template v-if="!whose"> · {{ card.canvas.width }} × {{ card.canvas.height }}</template></span>
     </router-link>
-    <v-btn :icon="mdiTrashCanOutline" size="small" class="remove" :aria-label="`Take “${card.name}” off the shelf`"
-      title="Take it off the shelf" @click="$emit('remove')" />
+    <span v-if="mine" class="own">
+      <v-btn v-if="session?.named" :icon="mdiAccountMultipleOutline" size="small" :aria-label="`Who may see “${card.name}”`"
+        title="Who may see it" @click="giving = true" />
+      <v-btn :icon="mdiTrashCanOutline" size="small" :aria-label="`Take “${card.name}” off the shelf`"
+        title="Take it off the shelf" @click="$emit('remove')" />
+    </span>
+    <access-dialog v-if="session?.named" v-model="giving" :card="card" @copied="$emit('changed')" />
   </article>
 </template>
 
@@ -125,7 +140,7 @@ img {
 }
 
 .name {
-  padding-right: 36px;
+  padding-right: 72px;
   overflow: hidden;
   font-weight: 650;
   text-overflow: ellipsis;
@@ -133,11 +148,11 @@ img {
 }
 
 .facts {
-  padding-right: 36px;
+  padding-right: 72px;
   font-size: 14px;
 }
 
-.remove {
+.own {
   position: absolute;
   right: 8px;
   bottom: 10px;

@@ -4,6 +4,8 @@ import dobbin.server.backup.BackupCommands;
 import dobbin.server.data.DataFolder;
 import dobbin.server.data.DataStore;
 import dobbin.server.entry.Password;
+import dobbin.server.people.People;
+import dobbin.server.people.PeopleCommands;
 import java.io.IOException;
 import java.net.BindException;
 import java.nio.file.Path;
@@ -39,7 +41,7 @@ public class DobbinServer {
     }
 
     public static void main(String[] args) {
-        if (BackupCommands.isOne(args)) {
+        if (BackupCommands.isOne(args) || PeopleCommands.isOne(args)) {
             System.exit(run(args));
         }
         try {
@@ -56,7 +58,8 @@ public class DobbinServer {
 
     private static int run(String... command) {
         try {
-            System.out.println(BackupCommands.run(command));
+            System.out.println(
+                    BackupCommands.isOne(command) ? BackupCommands.run(command) : PeopleCommands.run(command));
             return 0;
         } catch (IOException e) {
             System.err.println(e.getMessage());
@@ -71,8 +74,9 @@ public class DobbinServer {
         application.addListeners((ApplicationListener<ApplicationEnvironmentPreparedEvent>) event -> {
             var settings = event.getEnvironment();
             Password.problemWith(settings).ifPresent(CannotStart::because);
-            DataFolder.problemWith(Path.of(settings.getRequiredProperty("dobbin.data-folder")))
-                    .ifPresent(CannotStart::because);
+            Path folder = Path.of(settings.getRequiredProperty("dobbin.data-folder"));
+            People.problemWith(folder).ifPresent(CannotStart::because);
+            DataFolder.problemWith(folder).ifPresent(CannotStart::because);
         });
         return application.run(args);
     }

@@ -35,6 +35,7 @@ final class RunningServer implements BeforeAllCallback, AfterAllCallback {
 
     private final List<String> options;
     private final HttpClient http = HttpClient.newHttpClient();
+    private List<String> people = List.of();
     private Path data;
     private ConfigurableApplicationContext context;
 
@@ -46,6 +47,13 @@ final class RunningServer implements BeforeAllCallback, AfterAllCallback {
     @Override
     public void beforeAll(ExtensionContext test) throws IOException {
         data = Files.createTempDirectory("dobbin-test");
+        if (!people.isEmpty()) {
+            Files.write(
+                    data.resolve("people"),
+                    people.stream()
+                            .map(name -> name + ":{noop}" + passwordOf(name))
+                            .toList());
+        }
         start();
     }
 
@@ -53,6 +61,20 @@ final class RunningServer implements BeforeAllCallback, AfterAllCallback {
     public void afterAll(ExtensionContext test) throws IOException {
         context.close();
         FileSystemUtils.deleteRecursively(data);
+    }
+
+    /** With people who have names. */
+    RunningServer with(String... names) {
+        people = List.of(names);
+        return this;
+    }
+
+    static String passwordOf(String name) {
+        return "the lamp of " + name;
+    }
+
+    Path data() {
+        return data;
     }
 
     /** As when the machine was switched off and on. */

@@ -41,7 +41,7 @@ class SignInTest {
     }
 
     private static Answer signIn(String password) {
-        return server.post("/api/session", "{\"password\":\"" + password + "\"}");
+        return server.post("/api/session", "{\"name\":\"\",\"password\":\"" + password + "\"}");
     }
 
     private static Optional<String> cookie(Answer answer) {
@@ -59,7 +59,7 @@ class SignInTest {
         return to.send(HttpRequest.newBuilder(to.address("/api/session"))
                 .header("Content-Type", "application/json")
                 .header("X-Forwarded-Proto", "https")
-                .POST(HttpRequest.BodyPublishers.ofString("{\"password\":\"" + PASSWORD + "\"}")));
+                .POST(HttpRequest.BodyPublishers.ofString("{\"name\":\"\",\"password\":\"" + PASSWORD + "\"}")));
     }
 
     private static String session() {
@@ -79,7 +79,8 @@ class SignInTest {
         assertThat(server.post("/api/reels", "{\"name\":\"Tide\"}").status()).isEqualTo(401);
         assertThat(server.post("/api/reels/file?name=x", new byte[10]).status()).isEqualTo(401);
         assertThat(server.delete("/api/removed").status()).isEqualTo(401);
-        assertThat(server.get("/api/session").json().toString()).isEqualTo("{\"needed\":true,\"signedIn\":false}");
+        assertThat(server.get("/api/session").json().toString())
+                .isEqualTo("{\"needed\":true,\"named\":false,\"signedIn\":false,\"name\":null}");
     }
 
     @Test
@@ -112,7 +113,7 @@ class SignInTest {
         Answer again = server.send(HttpRequest.newBuilder(server.address("/api/session"))
                 .header("Cookie", before)
                 .header("Content-Type", "application/json")
-                .POST(HttpRequest.BodyPublishers.ofString("{\"password\":\"" + PASSWORD + "\"}")));
+                .POST(HttpRequest.BodyPublishers.ofString("{\"name\":\"\",\"password\":\"" + PASSWORD + "\"}")));
         String after = cookie(again).orElseThrow().replaceAll(";.*", "");
         assertThat(after).isNotEqualTo(before);
         assertThat(get("/api/reels", before).status()).isEqualTo(401);
@@ -135,7 +136,8 @@ class SignInTest {
 
     @Test
     void withoutAPasswordEverybodyIsIn() {
-        assertThat(open.get("/api/session").json().toString()).isEqualTo("{\"needed\":false,\"signedIn\":true}");
+        assertThat(open.get("/api/session").json().toString())
+                .isEqualTo("{\"needed\":false,\"named\":false,\"signedIn\":true,\"name\":null}");
         Answer answer = open.get("/api/reels");
         assertThat(answer.status()).isEqualTo(200);
         assertThat(cookie(answer)).isEmpty();

@@ -40,7 +40,11 @@ class Appearances {
     void look(OpenReel open, String delivery) {
         encoder.knownEncoding(open.seen()).ifPresent(encoded -> {
             try {
-                jobs.start("Look at a delivery", view -> {}, progress -> look(open, delivery, encoded, progress));
+                jobs.start(
+                        open.id(),
+                        "Look at a delivery",
+                        view -> {},
+                        progress -> look(open, delivery, encoded, progress));
             } catch (Refused e) {
                 LOG.debug("How the delivery {} looks is not worked out: too much is waiting", delivery);
             }

@@ -7,6 +7,9 @@ import dobbin.inspect.PageCheck;
 import dobbin.reel.Delivery;
 import dobbin.reel.Ranges;
 import dobbin.reel.Reel;
+import dobbin.server.access.Presence;
+import dobbin.server.access.Right;
+import dobbin.server.access.Rights;
 import dobbin.server.data.DataStore;
 import dobbin.server.jobs.EventHub;
 import dobbin.server.jobs.Job;
@@ -64,6 +67,8 @@ class DeliveryController {
     private final Jobs jobs;
     private final EventHub hub;
     private final DataStore data;
+    private final Rights rights;
+    private final Presence presence;
 
     DeliveryController(
             Reels reels,
@@ -74,7 +79,11 @@ class DeliveryController {
             Turns turns,
             Jobs jobs,
             EventHub hub,
-            DataStore data) {
+            DataStore data,
+            Rights rights,
+            Presence presence) {
+        this.presence = presence;
+        this.rights = rights;
         this.data = data;
         this.reels = reels;
         this.encoder = encoder;
@@ -93,7 +102,7 @@ class DeliveryController {
     SseEmitter listen(@PathVariable String id, HttpServletRequest request, HttpServletResponse response) {
         reels.open(id);
         response.setHeader(HttpHeaders.CACHE_CONTROL, CacheControl.noStore().getHeaderValue());
-        return hub.listen(id, request.getRemoteAddr());
+        return hub.listen(id, request.getRemoteAddr(), presence.of(request, id));
     }
 
     /** @param again whether to try again what failed */
@@ -152,7 +161,7 @@ class DeliveryController {
         if (open.reel().loop().isEmpty()) {
             throw new EditRejected("frames", "are missing: a loop needs at least one that is not left out");
         }
-        Job job = jobs.start("Deliver " + name, view -> hub.publish(id, "job", view), progress -> {
+        Job job = jobs.start(id, "Deliver " + name, view -> hub.publish(id, "job", view), progress -> {
             Delivered made = encoder.encode(open.seen(), progress);
             return keep(open, name, made);
         });
@@ -162,8 +171,9 @@ class DeliveryController {
     /** The file itself; it never changes. With {@code download} the browser saves it under its name. */
     @GetMapping(path = "/api/deliveries/{delivery}.gif", produces = MediaType.IMAGE_GIF_VALUE)
     ResponseEntity<byte[]> file(@PathVariable String delivery, @RequestParam(defaultValue = "false") boolean download) {
-        DeliveryStore.NamedFile file =
-                store.file(delivery).orElseThrow(() -> new NotFound("There is no delivery " + delivery + "."));
+        DeliveryStore.NamedFile file = store.file(delivery)
+                .filter(found -> rights.ofWhoAsks(found.reel()) != Right.NOTHING)
+                .orElseThrow(() -> new NotFound("There is no delivery " + delivery + "."));
         if (file.isDamaged()) {
             throw new Refused(
                     HttpStatus.INTERNAL_SERVER_ERROR,

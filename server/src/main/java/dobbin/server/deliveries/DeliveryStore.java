@@ -25,7 +25,7 @@ class DeliveryStore {
             SELECT id, name, made, width, height, frames, colors, plays, millis, byte_count AS bytes,
                 settings IS NOT NULL AS has_settings, error
             FROM delivery WHERE reel = :reel AND removed IS NULL ORDER BY made DESC, id""";
-    private static final String SELECT_FILE = "SELECT name, bytes, sha256 FROM delivery WHERE id = :id";
+    private static final String SELECT_FILE = "SELECT reel, name, bytes, sha256 FROM delivery WHERE id = :id";
     private static final String SELECT_SETTINGS =
             "SELECT settings FROM delivery WHERE id = :id AND reel = :reel AND settings IS NOT NULL";
     private static final String REMOVE =
@@ -65,7 +65,7 @@ class DeliveryStore {
             @Schema(types = {"number", "null"}) Double error) {}
 
     /** @param sha256 of the file when it was delivered; null for those of earlier versions */
-    record NamedFile(String name, byte[] bytes, String sha256) {
+    record NamedFile(String reel, String name, byte[] bytes, String sha256) {
         boolean isDamaged() {
             return sha256 != null && !ContentName.of(bytes).equals(sha256);
         }
@@ -116,7 +116,8 @@ class DeliveryStore {
     Optional<NamedFile> file(String id) {
         return jdbc.sql(SELECT_FILE)
                 .param("id", id)
-                .query((row, n) -> new NamedFile(row.getString("name"), row.getBytes("bytes"), row.getString("sha256")))
+                .query((row, n) -> new NamedFile(
+                        row.getString("reel"), row.getString("name"), row.getBytes("bytes"), row.getString("sha256")))
                 .optional();
     }
 

@@ -124,6 +124,7 @@ class Weights {
 
     private Job start(OpenReel open, String file) {
         return jobs.start(
+                open.id(),
                 "Weigh " + open.reel().name(),
                 view -> tell(open, file, view),
                 progress -> String.valueOf(encoder.encode(open.seen(), progress).bytes().length));

@@ -1,31 +1,51 @@
 package dobbin.server.entry;
 
+import dobbin.server.people.People;
+import dobbin.server.people.SignedIn;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.Optional;
 import org.springframework.core.env.Environment;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 
-/** Is open where no password was told; else opens for the password, of which a hash alone is kept. */
+/**
+ * Opens for people by name and password where there are some; else for the one password, of which a hash alone is kept; and
+ * stands open where none was told.
+ */
 @Component
 class Door {
     private final PasswordEncoder encoder = PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    private final People people;
     private final String hash;
 
-    Door(Environment settings) {
+    Door(Environment settings, People people) {
+        this.people = people;
         try {
-            this.hash = Password.told(settings).map(encoder::encode).orElse(null);
+            this.hash = people.areNamed()
+                    ? null
+                    : Password.told(settings).map(encoder::encode).orElse(null);
         } catch (IOException e) {
             throw new UncheckedIOException("The password file was there a moment ago", e);
         }
     }
 
     boolean isOpen() {
-        return hash == null;
+        return hash == null && !people.areNamed();
     }
 
-    boolean opensFor(String password) {
-        return hash != null && encoder.matches(password, hash);
+    boolean asksForNames() {
+        return people.areNamed();
+    }
+
+    /** @return who that is, or nothing where name and password do not belong together */
+    Optional<SignedIn> opened(String name, String password) {
+        if (people.areNamed()) {
+            return people.know(name, password)
+                    ? people.hashOf(name).map(known -> SignedIn.as(name, known))
+                    : Optional.empty();
+        }
+        return hash != null && encoder.matches(password, hash) ? Optional.of(SignedIn.withoutName()) : Optional.empty();
     }
 }

@@ -1,6 +1,9 @@
 package dobbin.server.entry;
 
+import dobbin.server.people.People;
+import dobbin.server.people.SignedIn;
 import dobbin.server.web.ProblemWriter;
+import dobbin.server.work.Whose;
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
@@ -18,7 +21,9 @@ import org.springframework.security.authorization.AuthorizationDecision;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configuration.EnableWebSecurity;
 import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
+import org.springframework.security.core.Authentication;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.context.SecurityContextHolderFilter;
 import org.springframework.security.web.header.HeaderWriter;
 import org.springframework.security.web.header.writers.CacheControlHeadersWriter;
@@ -44,20 +49,21 @@ class Doorkeeper {
     private static final Duration LONGEST_SESSION = Duration.ofDays(7);
 
     @Bean
-    SecurityFilterChain doors(HttpSecurity http, Door door) throws Exception {
+    SecurityFilterChain doors(HttpSecurity http, Door door, People people) throws Exception {
         return http.authorizeHttpRequests(requests -> requests.dispatcherTypeMatchers(
                                 DispatcherType.ASYNC, DispatcherType.ERROR)
                         .permitAll()
                         .requestMatchers("/api/session", "/api/backup")
                         .permitAll()
                         .requestMatchers("/api/**", "/v3/**", "/swagger-ui/**")
-                        .access((who, what) ->
-                                new AuthorizationDecision(door.isOpen() || who.get() instanceof SignedIn))
+                        .access((who, what) -> new AuthorizationDecision(door.isOpen() || isLetIn(who.get(), people)))
                         .anyRequest()
                         .permitAll())
-                .exceptionHandling(handling -> handling.authenticationEntryPoint((request, response, e) ->
-                        ProblemWriter.write(response, HttpStatus.UNAUTHORIZED, "Sign in", "Sign in first.")))
+                .exceptionHandling(
+                        handling -> handling.authenticationEntryPoint((request, response, e) -> turnAway(response))
+                                .accessDeniedHandler((request, response, e) -> turnAway(response)))
                 .addFilterBefore(new SessionEnd(), SecurityContextHolderFilter.class)
+                .addFilterAfter(new Shares(), AuthorizationFilter.class)
                 .csrf(AbstractHttpConfigurer::disable)
                 // Answers stay in no cache unless they say that they may, as pictures do: their addresses are names of
                 // what they show.
@@ -67,12 +73,37 @@ class Doorkeeper {
                 .build();
     }
 
-    /** Nobody is known by name, so no user is made up at the start. */
+    private static void turnAway(HttpServletResponse response) throws IOException {
+        ProblemWriter.write(response, HttpStatus.UNAUTHORIZED, "Sign in", "Sign in first.");
+    }
+
+    /** Whoever was taken out of the file of people, or has another password since, has to sign in again. */
+    private static boolean isLetIn(Authentication who, People people) {
+        return who instanceof SignedIn signedIn && signedIn.isKnownTo(people);
+    }
+
+    /** Nobody is known to the framework by name, so no user is made up at the start. */
     @Bean
     AuthenticationManager nobody() {
         return who -> {
             throw new ProviderNotFoundException("Signing in is the session controller's");
         };
+    }
+
+    /** Work is shared out between people, and where they have no names, between their sessions. */
+    private static final class Shares extends OncePerRequestFilter {
+        @Override
+        protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+                throws ServletException, IOException {
+            HttpSession session = request.getSession(false);
+            String whose = SignedIn.name().orElseGet(() -> session == null ? "" : session.getId());
+            Whose.While theirs = Whose.is(whose);
+            try {
+                chain.doFilter(request, response);
+            } finally {
+                theirs.close();
+            }
+        }
     }
 
     private static final class SessionEnd extends OncePerRequestFilter {

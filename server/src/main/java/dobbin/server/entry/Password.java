@@ -1,9 +1,10 @@
 package dobbin.server.entry;
 
+import dobbin.server.people.PasswordRule;
+import dobbin.server.people.People;
 import java.io.IOException;
 import java.net.InetAddress;
 import java.net.UnknownHostException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
@@ -16,9 +17,6 @@ public final class Password {
     private static final String SETTING = "dobbin.password";
 
     private static final String FILE_SETTING = "dobbin.password-file";
-    private static final int SHORTEST = 8;
-    /** The encoder hashes no more than these bytes. */
-    private static final int LONGEST_BYTES = 72;
 
     private Password() {}
 
@@ -33,17 +31,14 @@ public final class Password {
         }
         if (password.isEmpty()) {
             return isForThisMachineAlone(settings.getProperty("server.address", ""))
+                            || People.areIn(Path.of(settings.getProperty("dobbin.data-folder", "")))
                     ? Optional.empty()
-                    : Optional.of("Whoever reaches this address could change everything: give Dobbin a password."
-                            + " Write it into a file and name that with DOBBIN_PASSWORD_FILE, or set DOBBIN_PASSWORD;"
-                            + " or let Dobbin listen on this machine alone (--address 127.0.0.1).");
+                    : Optional.of(
+                            "Whoever reaches this address could change everything: give Dobbin a password."
+                                    + " Write it into a file and name that with DOBBIN_PASSWORD_FILE, or set DOBBIN_PASSWORD;"
+                                    + " or give people names (./dobbin user add NAME); or let Dobbin listen on this machine alone (--address 127.0.0.1).");
         }
-        if (password.get().length() < SHORTEST) {
-            return Optional.of("The password must have at least " + SHORTEST + " characters.");
-        }
-        return password.get().getBytes(StandardCharsets.UTF_8).length > LONGEST_BYTES
-                ? Optional.of("The password must have at most " + LONGEST_BYTES + " bytes.")
-                : Optional.empty();
+        return PasswordRule.problemWith(password.get());
     }
 
     /** @return a sentence where an argument gives the password away, or nothing */

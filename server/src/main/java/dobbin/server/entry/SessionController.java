@@ -1,12 +1,13 @@
 package dobbin.server.entry;
 
+import dobbin.server.people.SignedIn;
 import dobbin.server.web.Refused;
+import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.time.Duration;
 import org.springframework.http.HttpStatus;
-import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
@@ -30,16 +31,27 @@ class SessionController {
     }
 
     /**
-     * @param needed whether a password is asked for
-     * @param signedIn whether this browser may do everything
+     * @param needed whether one has to sign in
+     * @param named whether with a name
+     * @param signedIn whether this browser has
+     * @param name under which, or null
      */
-    record SessionView(boolean needed, boolean signedIn) {}
+    record SessionView(
+            boolean needed,
+            boolean named,
+            boolean signedIn,
+            @Schema(types = {"string", "null"}) String name) {}
 
-    record SignIn(String password) {}
+    /** @param name of whoever signs in; empty where Dobbin asks for none */
+    record SignIn(String name, String password) {}
 
     @GetMapping("/api/session")
     SessionView session() {
-        return new SessionView(!door.isOpen(), door.isOpen() || isSignedIn());
+        return new SessionView(
+                !door.isOpen(),
+                door.asksForNames(),
+                door.isOpen() || isSignedIn(),
+                SignedIn.name().orElse(null));
     }
 
     /** The session gets a new id, so that nobody who knew the one before is signed in with it. */
@@ -49,27 +61,35 @@ class SessionController {
         if (door.isOpen()) {
             return;
         }
-        String address = request.getRemoteAddr();
-        Duration wait = attempts.waitOf(address);
-        if (!wait.isZero()) {
-            throw new Refused(
-                    HttpStatus.TOO_MANY_REQUESTS,
-                    "That was wrong too often. Wait " + (wait.toSeconds() + 1) + " s, then try again.");
-        }
-        if (!door.opensFor(wanted.password())) {
-            attempts.failed(address);
-            throw new Refused(HttpStatus.FORBIDDEN, "That is not the password.");
-        }
-        attempts.succeeded(address);
+        SignedIn who = opened(wanted, request.getRemoteAddr());
         HttpSession before = request.getSession(false);
         if (before != null) {
             before.invalidate();
         }
         request.getSession(true).setAttribute(Doorkeeper.BEGUN, System.currentTimeMillis());
         SecurityContext context = SecurityContextHolder.createEmptyContext();
-        context.setAuthentication(new SignedIn());
+        context.setAuthentication(who);
         SecurityContextHolder.setContext(context);
         contexts.saveContext(context, request, response);
+    }
+
+    /** Counted as wrong before it is checked: of many at once no more are tried than one after the other. */
+    private SignedIn opened(SignIn wanted, String address) {
+        String name = wanted.name() == null ? "" : wanted.name().strip();
+        Duration wait = attempts.begin(address, name);
+        if (!wait.isZero()) {
+            throw new Refused(
+                    HttpStatus.TOO_MANY_REQUESTS,
+                    "That was wrong too often. Wait " + (wait.toSeconds() + 1) + " s, then try again.");
+        }
+        SignedIn who = door.opened(name, wanted.password() == null ? "" : wanted.password())
+                .orElseThrow(() -> new Refused(
+                        HttpStatus.FORBIDDEN,
+                        door.asksForNames()
+                                ? "Nobody has that name with that password."
+                                : "That is not the password."));
+        attempts.succeeded(address, name);
+        return who;
     }
 
     @DeleteMapping("/api/session")
@@ -83,7 +103,6 @@ class SessionController {
     }
 
     private static boolean isSignedIn() {
-        Authentication who = SecurityContextHolder.getContext().getAuthentication();
-        return who instanceof SignedIn;
+        return SecurityContextHolder.getContext().getAuthentication() instanceof SignedIn;
     }
 }

@@ -10,6 +10,8 @@ import dobbin.form.Material;
 import dobbin.form.SheetPlan;
 import dobbin.reel.Ranges;
 import dobbin.reel.Reel;
+import dobbin.server.access.Needs;
+import dobbin.server.access.Right;
 import dobbin.server.deliveries.Encoder;
 import dobbin.server.reels.OpenReel;
 import dobbin.server.reels.Reels;
@@ -82,6 +84,7 @@ class FormController {
 
     /** The file of a form; those of a form with several, in a zip. */
     @PostMapping("/api/reels/{id}/forms/{form}")
+    @Needs(Right.LOOK)
     void write(
             @PathVariable String id,
             @PathVariable String form,

@@ -8,6 +8,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.function.BooleanSupplier;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.scheduling.annotation.EnableScheduling;
@@ -35,9 +36,10 @@ public class EventHub {
 
     /**
      * @param address of whoever listens
+     * @param stillMay asked now and then: whether they still may
      * @throws Refused where too much is open there
      */
-    public SseEmitter listen(String reel, String address) {
+    public SseEmitter listen(String reel, String address, BooleanSupplier stillMay) {
         if (ofAddress.merge(address, 1, Integer::sum) > MOST_OF_AN_ADDRESS) {
             left(address);
             throw new Refused(
@@ -46,7 +48,7 @@ public class EventHub {
         }
         SseEmitter emitter = new SseEmitter(NEVER);
         List<Listener> all = listeners.computeIfAbsent(reel, id -> new CopyOnWriteArrayList<>());
-        Listener listener = new Listener(emitter, writers);
+        Listener listener = new Listener(emitter, writers, stillMay);
         all.add(listener);
         Runnable leave = () -> {
             if (all.remove(listener)) {
@@ -77,11 +79,11 @@ public class EventHub {
         }
     }
 
-    /** A line now and then shows which listeners have gone. */
+    /** A line now and then shows which listeners have gone; and those who may not listen any more are let go. */
     @Scheduled(fixedRate = HEARTBEAT_MILLIS)
     void heartbeat() {
         for (List<Listener> all : listeners.values()) {
-            all.forEach(listener -> listener.tell(() -> SseEmitter.event().comment("still here")));
+            all.forEach(Listener::ask);
         }
     }
 

@@ -33,6 +33,7 @@ public final class Job {
             @Schema(types = {"string", "null"}) String problem) {}
 
     private final String id = UUID.randomUUID().toString();
+    private final String reel;
     private final String title;
     private volatile Consumer<View> listener;
     private State state = State.RUNNING;
@@ -43,13 +44,18 @@ public final class Job {
     private long lastTold;
     private volatile boolean cancelled;
 
-    Job(String title, Consumer<View> listener) {
+    Job(String reel, String title, Consumer<View> listener) {
+        this.reel = reel;
         this.title = title;
         this.listener = listener;
     }
 
     public String id() {
         return id;
+    }
+
+    String reel() {
+        return reel;
     }
 
     /** Asks the work to stop at its next step. */

@@ -1,5 +1,7 @@
 package dobbin.server.jobs;
 
+import dobbin.server.access.Right;
+import dobbin.server.access.Rights;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -9,20 +11,31 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class JobController {
     private final Jobs jobs;
+    private final Rights rights;
 
-    JobController(Jobs jobs) {
+    JobController(Jobs jobs, Rights rights) {
         this.jobs = jobs;
+        this.rights = rights;
     }
 
     @GetMapping("/api/jobs/{id}")
     Job.View show(@PathVariable String id) {
-        return jobs.find(id).view();
+        return found(id, Right.LOOK).view();
     }
 
     @DeleteMapping("/api/jobs/{id}")
     Job.View cancel(@PathVariable String id) {
-        Job job = jobs.find(id);
+        Job job = found(id, Right.WORK);
         job.cancel();
         return job.view();
+    }
+
+    private Job found(String id, Right least) {
+        Job job = jobs.find(id);
+        if (rights.ofWhoAsks(job.reel()) == Right.NOTHING) {
+            throw Jobs.noJob(id);
+        }
+        rights.check(job.reel(), least);
+        return job;
     }
 }

@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import dobbin.server.web.Failures;
 import dobbin.server.web.NotFound;
 import dobbin.server.web.Refused;
+import dobbin.server.work.Lines;
 import dobbin.slim.Progress;
 import jakarta.annotation.PreDestroy;
 import java.util.Map;
@@ -12,10 +13,7 @@ import java.util.concurrent.CancellationException;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.RejectedExecutionException;
-import java.util.concurrent.ThreadPoolExecutor;
-import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import org.slf4j.Logger;
@@ -27,12 +25,14 @@ import org.springframework.stereotype.Service;
 @Service
 public class Jobs {
     private static final Logger LOG = LoggerFactory.getLogger(Jobs.class);
-    private static final int AT_A_TIME = 3;
+    private static final int AT_A_TIME = 4;
+    /** So that there is room for another's, however much one has begun. */
+    private static final int MOST_OF_ONE = AT_A_TIME - 1;
+
     private static final int MOST_WAITING = 1_000;
     private static final int REMEMBERED = 500;
 
-    private final ThreadPoolExecutor threads =
-            new ThreadPoolExecutor(AT_A_TIME, AT_A_TIME, 1, TimeUnit.MINUTES, new LinkedBlockingQueue<>(MOST_WAITING));
+    private final Lines lines = Lines.bounded("job", AT_A_TIME, MOST_OF_ONE, MOST_WAITING);
     private final Map<String, Job> underWay = new ConcurrentHashMap<>();
     private final Cache<String, Job> ended =
             Caffeine.newBuilder().maximumSize(REMEMBERED).build();
@@ -42,12 +42,15 @@ public class Jobs {
         String run(Progress progress);
     }
 
-    /** @param listener told of every change, not too often, on the job's own threads */
-    public Job start(String title, Consumer<Job.View> listener, Work work) {
-        Job job = new Job(title, listener);
+    /**
+     * @param reel that it works on
+     * @param listener told of every change, not too often, on the job's own threads
+     */
+    public Job start(String reel, String title, Consumer<Job.View> listener, Work work) {
+        Job job = new Job(reel, title, listener);
         underWay.put(job.id(), job);
         try {
-            threads.execute(() -> run(job, work));
+            lines.execute(() -> run(job, work));
         } catch (RejectedExecutionException e) {
             underWay.remove(job.id());
             throw new Refused(HttpStatus.SERVICE_UNAVAILABLE, "Too much is waiting to be done. Try again in a moment.");
@@ -58,7 +61,7 @@ public class Jobs {
     /** Does something among the jobs, and waits for it. */
     public <V> V call(Supplier<V> work) {
         try {
-            return CompletableFuture.supplyAsync(work, threads).join();
+            return CompletableFuture.supplyAsync(work, lines::execute).join();
         } catch (CompletionException e) {
             throw e.getCause() instanceof RuntimeException cause ? cause : e;
         }
@@ -68,9 +71,13 @@ public class Jobs {
         Job job = underWay.get(id);
         job = job == null ? ended.getIfPresent(id) : job;
         if (job == null) {
-            throw new NotFound("There is no job " + id + ". The server may have been started again since.");
+            throw noJob(id);
         }
         return job;
+    }
+
+    static NotFound noJob(String id) {
+        return new NotFound("There is no job " + id + ". The server may have been started again since.");
     }
 
     private void run(Job job, Work work) {
@@ -92,6 +99,6 @@ public class Jobs {
 
     @PreDestroy
     void stop() {
-        threads.shutdownNow();
+        lines.stop();
     }
 }

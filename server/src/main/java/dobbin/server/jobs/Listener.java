@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.concurrent.Executor;
+import java.util.function.BooleanSupplier;
 import java.util.function.Supplier;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -20,10 +21,13 @@ final class Listener {
     private final SseEmitter emitter;
     private final Executor writers;
     private final Deque<Supplier<SseEmitter.SseEventBuilder>> waiting = new ArrayDeque<>();
+    private final BooleanSupplier stillMay;
     private boolean writing;
     private boolean closed;
 
-    Listener(SseEmitter emitter, Executor writers) {
+    /** @param stillMay whether whoever listens still may */
+    Listener(SseEmitter emitter, Executor writers, BooleanSupplier stillMay) {
+        this.stillMay = stillMay;
         this.emitter = emitter;
         this.writers = writers;
     }
@@ -34,9 +38,7 @@ final class Listener {
             return;
         }
         if (waiting.size() == MOST_WAITING) {
-            closed = true;
-            waiting.clear();
-            writers.execute(this::complete);
+            letGo();
             return;
         }
         waiting.add(event);
@@ -44,6 +46,20 @@ final class Listener {
             writing = true;
             writers.execute(this::write);
         }
+    }
+
+    /** Shows whether anybody is there, and whether they still may listen. */
+    void ask() {
+        if (stillMay.getAsBoolean()) {
+            tell(() -> SseEmitter.event().comment("still here"));
+        } else {
+            letGo();
+        }
+    }
+
+    private synchronized void letGo() {
+        close();
+        writers.execute(this::complete);
     }
 
     synchronized void close() {

@@ -3,14 +3,13 @@ package dobbin.server.pictures;
 import dobbin.gather.Choices;
 import dobbin.server.Settings;
 import dobbin.server.web.Refused;
+import dobbin.server.work.Lines;
 import dobbin.still.Checkpoint;
 import dobbin.still.UnreadablePicture;
 import jakarta.annotation.PreDestroy;
 import java.time.Duration;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.atomic.AtomicBoolean;
 import org.springframework.http.HttpStatus;
@@ -26,8 +25,8 @@ class Reading {
 
     private final PictureLibrary library;
     private final Duration most;
-    private final ExecutorService large = Executors.newFixedThreadPool(AT_A_TIME);
-    private final ExecutorService small = Executors.newFixedThreadPool(AT_A_TIME);
+    private final Lines large = Lines.of("reads", AT_A_TIME);
+    private final Lines small = Lines.of("reads small", AT_A_TIME);
 
     Reading(PictureLibrary library, Settings settings) {
         this.library = library;
@@ -88,7 +87,7 @@ class Reading {
 
     @PreDestroy
     void stop() {
-        large.shutdownNow();
-        small.shutdownNow();
+        large.stop();
+        small.stop();
     }
 }

@@ -7,6 +7,8 @@ import dobbin.reel.Card;
 import dobbin.reel.Ranges;
 import dobbin.reel.Reel;
 import dobbin.server.Settings;
+import dobbin.server.access.Needs;
+import dobbin.server.access.Right;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import java.util.List;
@@ -88,6 +90,7 @@ class ReelController {
 
     /** Removes one for good that was removed. */
     @DeleteMapping("/api/removed/{id}")
+    @Needs(Right.OWN)
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void purge(@PathVariable String id) {
         shelf.purge(List.of(id));
@@ -110,13 +113,23 @@ class ReelController {
         return ReelView.of(reels.open(id));
     }
 
+    /** A reel of one's own that is like it now, without its past. */
+    @PostMapping("/api/reels/{id}/copies")
+    @Needs(Right.LOOK)
+    @ResponseStatus(HttpStatus.CREATED)
+    ReelView copy(@PathVariable String id) {
+        return ReelView.of(reels.create(reels.open(id).reel()));
+    }
+
     @DeleteMapping("/api/reels/{id}")
+    @Needs(Right.OWN)
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void remove(@PathVariable String id) {
         shelf.remove(id);
     }
 
     @PostMapping("/api/reels/{id}/restore")
+    @Needs(Right.OWN)
     ReelView restore(@PathVariable String id) {
         shelf.restore(id);
         return ReelView.of(reels.open(id));

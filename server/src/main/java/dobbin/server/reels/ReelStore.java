@@ -22,16 +22,18 @@ class ReelStore {
             JOIN step here ON here.reel = r.id AND here.number = r.step
             LEFT JOIN step after ON after.reel = r.id AND after.number = r.step + 1
             WHERE r.id = :id AND r.removed_at IS NULL""";
-    private static final String SELECT_PAGE = """
-            SELECT id, touched, removed_at, card FROM reel WHERE removed_at IS NULL
-            ORDER BY touched DESC, id OFFSET :from ROWS FETCH NEXT :count ROWS ONLY""";
-    private static final String SELECT_REMOVED = """
-            SELECT id, touched, removed_at, card FROM reel WHERE removed_at IS NOT NULL ORDER BY removed_at DESC, id""";
-    private static final String COUNT = "SELECT COUNT(*) FROM reel WHERE removed_at IS NULL";
+    private static final String CARD = "SELECT id, touched, removed_at, card, owner FROM reel";
+    private static final String ON_THE_SHELF = " WHERE removed_at IS NULL";
+    private static final String REMOVED = " WHERE removed_at IS NOT NULL";
+    private static final String OWNED = " AND (owner IS NULL OR owner = :person)";
+    private static final String SHOWN = " AND (owner IS NULL OR owner = :person OR everyone <> 'NOTHING'"
+            + " OR EXISTS (SELECT 1 FROM reel_access a WHERE a.reel = reel.id AND a.person = :person))";
+    private static final String IN_ORDER = " ORDER BY touched DESC, id OFFSET :from ROWS FETCH NEXT :count ROWS ONLY";
+    private static final String COUNT = "SELECT COUNT(*) FROM reel" + ON_THE_SHELF;
     private static final String SELECT_EXPIRED = "SELECT id FROM reel WHERE removed_at < :before";
     private static final String SELECT_IDS = "SELECT id FROM reel";
     private static final String INSERT_REEL = """
-            INSERT INTO reel (id, revision, step, touched, card) VALUES (:id, 1, :step, :now, :card)""";
+            INSERT INTO reel (id, revision, step, touched, card, owner) VALUES (:id, 1, :step, :now, :card, :owner)""";
     private static final String INSERT_STEP = """
             INSERT INTO step (reel, number, title, packed_edit, packed, base, made)
             VALUES (:reel, :number, :title, :edit, :packed, :base, :made)""";
@@ -79,8 +81,11 @@ class ReelStore {
      */
     record Row(String id, int revision, int step, Instant touched, long serial, String undo, String redo) {}
 
-    /** @param card what the shelf shows of it, or null where that must be worked out */
-    record CardRow(String id, Instant touched, Instant removed, String card) {}
+    /**
+     * @param card what the shelf shows of it, or null where that must be worked out
+     * @param owner whose it is, or null where it is everybody's
+     */
+    record CardRow(String id, Instant touched, Instant removed, String card, String owner) {}
 
     /** What is stored with a step. */
     record NewStep(String title, byte[] edit, byte[] document, String card) {}
@@ -89,13 +94,19 @@ class ReelStore {
 
     record Near(int number, long serial) {}
 
-    /** Puts in a reel, which has no step yet. @param step it will stand on */
-    void insert(String id, int step, String card) {
+    /**
+     * Puts in a reel, which has no step yet.
+     *
+     * @param step it will stand on
+     * @param owner whose it is; nothing where people have no names
+     */
+    void insert(String id, int step, String card, Optional<String> owner) {
         jdbc.sql(INSERT_REEL)
                 .param("id", id)
                 .param("step", step)
                 .param("now", now())
                 .param("card", card)
+                .param("owner", owner.orElse(null))
                 .update();
     }
 
@@ -108,20 +119,31 @@ class ReelStore {
         return jdbc.sql(SELECT_ONE).param("id", id).query(ReelStore::row).optional();
     }
 
-    List<CardRow> page(int from, int count) {
-        return jdbc.sql(SELECT_PAGE)
+    /** @param person who may see them; nothing for all there are */
+    List<CardRow> page(int from, int count, Optional<String> person) {
+        return of(person, CARD + ON_THE_SHELF + (person.isPresent() ? SHOWN : "") + IN_ORDER)
                 .param("from", from)
                 .param("count", count)
                 .query(ReelStore::cardRow)
                 .list();
     }
 
-    int count() {
-        return jdbc.sql(COUNT).query(Integer.class).single();
+    int count(Optional<String> person) {
+        return of(person, COUNT + (person.isPresent() ? SHOWN : ""))
+                .query(Integer.class)
+                .single();
     }
 
-    List<CardRow> removed() {
-        return jdbc.sql(SELECT_REMOVED).query(ReelStore::cardRow).list();
+    /** @param person who may put them back; nothing for all there are */
+    List<CardRow> removed(Optional<String> person) {
+        return of(person, CARD + REMOVED + (person.isPresent() ? OWNED : "") + " ORDER BY removed_at DESC, id")
+                .query(ReelStore::cardRow)
+                .list();
+    }
+
+    private JdbcClient.StatementSpec of(Optional<String> person, String sql) {
+        JdbcClient.StatementSpec statement = jdbc.sql(sql);
+        return person.map(name -> statement.param("person", name)).orElse(statement);
     }
 
     List<String> removedBefore(Instant when) {
@@ -283,7 +305,8 @@ class ReelStore {
                 row.getString("id"),
                 instant(row, "touched"),
                 removed == null ? null : removed.toInstant(),
-                row.getString("card"));
+                row.getString("card"),
+                row.getString("owner"));
     }
 
     private static Instant instant(ResultSet row, String column) throws SQLException {

@@ -8,7 +8,9 @@ import dobbin.edit.Edit;
 import dobbin.edit.EditRejected;
 import dobbin.reel.PictureRef;
 import dobbin.reel.Reel;
+import dobbin.server.access.Rights;
 import dobbin.server.data.DataStore;
+import dobbin.server.people.SignedIn;
 import dobbin.server.pictures.PictureInfo;
 import dobbin.server.pictures.PictureLibrary;
 import dobbin.server.web.NotFound;
@@ -72,10 +74,11 @@ public class Reels {
     /** Told after a reel has changed, or has stayed as it is though it was about to change. */
     public record Changed(OpenReel reel) {}
 
+    /** It belongs to whoever asks. */
     public OpenReel create(Reel reel) {
         String id = UUID.randomUUID().toString();
         transaction.executeWithoutResult(status -> {
-            store.insert(id, 0, cards.write(Seen.of(reel)));
+            store.insert(id, 0, cards.write(Seen.of(reel)), SignedIn.name());
             store.insertStep(id, 0, FIRST_STEP, ReelDocument.write(reel), Instant.now());
         });
         data.force();
@@ -292,12 +295,7 @@ public class Reels {
     }
 
     private ReelStore.Row row(String id) {
-        return store.find(id).orElseThrow(() -> noReel(id));
-    }
-
-    static NotFound noReel(String id) {
-        return new NotFound(
-                "There is no reel " + id + " here. It may have been removed; the shelf shows what there is.");
+        return store.find(id).orElseThrow(() -> Rights.noReel(id));
     }
 
     private OpenReel opened(ReelStore.Row row) {
@@ -309,6 +307,6 @@ public class Reels {
     }
 
     private byte[] document(String id, int step) {
-        return store.document(id, step).orElseThrow(() -> noReel(id));
+        return store.document(id, step).orElseThrow(() -> Rights.noReel(id));
     }
 }

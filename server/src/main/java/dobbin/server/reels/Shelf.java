@@ -3,11 +3,14 @@ package dobbin.server.reels;
 import dobbin.document.ReelDocument;
 import dobbin.document.UnreadableDocument;
 import dobbin.raster.Size;
+import dobbin.server.access.Rights;
 import dobbin.server.data.DataStore;
+import dobbin.server.people.SignedIn;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
 import org.springframework.context.ApplicationEventPublisher;
@@ -43,27 +46,29 @@ public class Shelf {
     /** Told after reels were removed for good. */
     public record Purged() {}
 
-    /** @param count at most 200 */
+    /** As whoever asks may see it. @param count at most 200 */
     public Shelved.Page page(int from, int count) {
-        List<Shelved> reels = store.page(from, Math.min(count, MOST_OF_A_PAGE)).stream()
+        Optional<String> person = SignedIn.name();
+        List<Shelved> reels = store.page(from, Math.min(count, MOST_OF_A_PAGE), person).stream()
                 .map(this::shelved)
                 .toList();
-        return new Shelved.Page(reels, store.count());
+        return new Shelved.Page(reels, store.count(person));
     }
 
-    /** @return those that can be put back, the latest first */
+    /** @return those that whoever asks can put back, the latest first */
     public List<Shelved> removed() {
-        return store.removed().stream().map(this::shelved).toList();
+        return store.removed(SignedIn.name()).stream().map(this::shelved).toList();
     }
 
+    /** @return whether nobody has a reel */
     public boolean isEmpty() {
-        return store.count() == 0;
+        return store.count(Optional.empty()) == 0;
     }
 
     /** Takes the reel off the shelf; it can be put back. */
     public void remove(String id) {
         if (!store.remove(id)) {
-            throw Reels.noReel(id);
+            throw Rights.noReel(id);
         }
         data.force();
     }
@@ -116,6 +121,7 @@ public class Shelf {
                     row.removed(),
                     card.cover(),
                     card.preview(),
+                    row.owner(),
                     null);
         } catch (UnreadableDocument e) {
             return new Shelved(
@@ -128,12 +134,13 @@ public class Shelf {
                     row.removed(),
                     null,
                     null,
+                    row.owner(),
                     e.getMessage());
         }
     }
 
     private Cards.Card renewed(String id) {
-        Seen seen = Seen.of(ReelDocument.read(store.current(id).orElseThrow(() -> Reels.noReel(id))));
+        Seen seen = Seen.of(ReelDocument.read(store.current(id).orElseThrow(() -> Rights.noReel(id))));
         store.setCard(id, cards.write(seen));
         return Cards.Card.of(seen);
     }

@@ -12,6 +12,7 @@ import java.util.List;
  * @param removed when it was removed, or null
  * @param cover names what the frame in the middle looks like, or null where there is none
  * @param preview names what the whole loop looks like, or null where no frames play
+ * @param owner whose it is; null where it is everybody's
  * @param problem a sentence on why it cannot be opened, or null
  */
 @Schema(name = "ReelCard")
@@ -25,6 +26,7 @@ public record Shelved(
         @Schema(types = {"string", "null"}) Instant removed,
         @Schema(types = {"string", "null"}) String cover,
         @Schema(types = {"string", "null"}) String preview,
+        @Schema(types = {"string", "null"}) String owner,
         @Schema(types = {"string", "null"}) String problem) {
 
     /**

@@ -4,6 +4,7 @@ import dobbin.document.ReelDocument;
 import dobbin.document.Work;
 import dobbin.reel.Reel;
 import dobbin.server.data.DataStore;
+import dobbin.server.people.SignedIn;
 import dobbin.server.pictures.PictureLibrary;
 import dobbin.server.typefaces.TypefaceStore;
 import java.io.IOException;
@@ -81,7 +82,7 @@ public class Works {
     }
 
     private void insert(String id, Reel reel, Work.Past past) throws IOException {
-        store.insert(id, past.current(), cards.write(Seen.of(reel)));
+        store.insert(id, past.current(), cards.write(Seen.of(reel)), SignedIn.name());
         for (int step = 0; step < past.steps().size(); step++) {
             Work.Step told = past.steps().get(step);
             store.insertStep(id, step, told.title(), ReelDocument.write(past.reel(step)), told.made());

@@ -14,6 +14,8 @@ import dobbin.reel.FrameContent;
 import dobbin.reel.PictureRef;
 import dobbin.reel.Ranges;
 import dobbin.reel.Reel;
+import dobbin.server.access.Needs;
+import dobbin.server.access.Right;
 import dobbin.server.reels.OpenReel;
 import dobbin.server.reels.Reels;
 import dobbin.server.work.Turns.Urgency;
@@ -97,6 +99,7 @@ class RenderController {
 
     /** Draws what no cut-out shows yet. */
     @PostMapping(path = "/api/reels/{id}/arts", produces = MediaType.IMAGE_PNG_VALUE)
+    @Needs(Right.LOOK)
     byte[] drawArt(@PathVariable String id, @RequestParam int width, @RequestBody ArtDraft draft) {
         Ranges.check("width", width, 1, Renders.MAX_WIDTH);
         return renders.artDraft(reels.open(id).reel(), draft.art(), width);
@@ -111,6 +114,7 @@ class RenderController {
      * @param alone without backdrop and border, too
      */
     @PostMapping(path = "/api/reels/{id}/drawings", produces = MediaType.IMAGE_PNG_VALUE)
+    @Needs(Right.LOOK)
     byte[] draw(
             @PathVariable String id,
             @RequestParam int width,
@@ -129,6 +133,7 @@ class RenderController {
      * @param box in pixels of the canvas
      */
     @PostMapping("/api/reels/{id}/frames/{drawn}/cuttings")
+    @Needs(Right.LOOK)
     PictureRef cut(@PathVariable String id, @PathVariable String drawn, @RequestBody Box box) {
         return renders.cutting(id, drawn, box.bounds());
     }

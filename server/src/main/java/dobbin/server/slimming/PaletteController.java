@@ -7,6 +7,7 @@ import dobbin.palette.PaletteText;
 import dobbin.reel.Coloring;
 import dobbin.reel.Ranges;
 import dobbin.server.data.DataStore;
+import dobbin.server.people.SignedIn;
 import dobbin.server.slimming.PaletteStore.NamedPalette;
 import dobbin.server.web.NotFound;
 import jakarta.servlet.http.HttpServletRequest;
@@ -43,7 +44,7 @@ class PaletteController {
 
     @GetMapping("/api/palettes")
     List<NamedPalette> all() {
-        return store.all();
+        return store.of(SignedIn.name());
     }
 
     @PostMapping("/api/palettes")
@@ -51,7 +52,7 @@ class PaletteController {
     NamedPalette name(@RequestBody NewPalette wanted) {
         String name = Ranges.checkName("name", wanted.name());
         Coloring coloring = new Coloring(ColorChoice.OWN, wanted.colors());
-        NamedPalette palette = store.insert(name, coloring.own());
+        NamedPalette palette = store.insert(name, coloring.own(), SignedIn.name());
         data.force();
         return palette;
     }
@@ -59,7 +60,7 @@ class PaletteController {
     @DeleteMapping("/api/palettes/{palette}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void delete(@PathVariable String palette) {
-        if (!store.delete(palette)) {
+        if (!store.delete(palette, SignedIn.name())) {
             throw notThere(palette);
         }
         data.force();

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -12,9 +13,11 @@ import org.springframework.stereotype.Repository;
 @Repository
 class PaletteStore {
     private static final String INSERT =
-            "INSERT INTO palette (id, name, colors, made) VALUES (:id, :name, :colors, :made)";
-    private static final String SELECT = "SELECT id, name, colors FROM palette ORDER BY name, id";
-    private static final String DELETE = "DELETE FROM palette WHERE id = :id";
+            "INSERT INTO palette (id, name, colors, made, owner) VALUES (:id, :name, :colors, :made, :owner)";
+    private static final String SELECT = """
+            SELECT id, name, colors FROM palette WHERE owner IS NULL OR owner = :person OR :all ORDER BY name, id""";
+    private static final String DELETE = """
+            DELETE FROM palette WHERE id = :id AND (owner IS NULL OR owner = :person OR :all)""";
 
     private final JdbcClient jdbc;
 
@@ -25,19 +28,22 @@ class PaletteStore {
     /** @param colors six hexadecimal digits each */
     record NamedPalette(String id, String name, List<String> colors) {}
 
-    NamedPalette insert(String name, List<String> colors) {
+    /** @param owner nothing where people have no names */
+    NamedPalette insert(String name, List<String> colors, Optional<String> owner) {
         NamedPalette palette = new NamedPalette(UUID.randomUUID().toString(), name, colors);
         jdbc.sql(INSERT)
                 .param("id", palette.id)
                 .param("name", name)
                 .param("colors", String.join(" ", colors))
+                .param("owner", owner.orElse(null))
                 .param("made", Instant.now().truncatedTo(ChronoUnit.MILLIS).atOffset(ZoneOffset.UTC))
                 .update();
         return palette;
     }
 
-    List<NamedPalette> all() {
-        return jdbc.sql(SELECT)
+    /** @param person whose they are; nothing for all there are */
+    List<NamedPalette> of(Optional<String> person) {
+        return ofPerson(SELECT, person)
                 .query((row, n) -> new NamedPalette(
                         row.getString("id"),
                         row.getString("name"),
@@ -45,7 +51,11 @@ class PaletteStore {
                 .list();
     }
 
-    boolean delete(String id) {
-        return jdbc.sql(DELETE).param("id", id).update() == 1;
+    boolean delete(String id, Optional<String> person) {
+        return ofPerson(DELETE, person).param("id", id).update() == 1;
+    }
+
+    private JdbcClient.StatementSpec ofPerson(String sql, Optional<String> person) {
+        return jdbc.sql(sql).param("person", person.orElse("")).param("all", person.isEmpty());
     }
 }

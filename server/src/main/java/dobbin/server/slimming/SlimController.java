@@ -83,7 +83,7 @@ class SlimController {
         OpenReel open = asSet(id, file);
         Encoded encoded = encoded(open.seen());
         FileFacts facts = jobs.call(() -> FileFacts.of(Slim.file(encoded, open.reel()), encoded));
-        jobs.start("Look at " + open.reel().name(), view -> {}, progress -> {
+        jobs.start(id, "Look at " + open.reel().name(), view -> {}, progress -> {
             slimming.keep(open, encoded);
             return "";
         });

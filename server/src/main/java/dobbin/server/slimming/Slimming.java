@@ -160,7 +160,7 @@ class Slimming {
                 open.id(),
                 (id, before) -> before != null && before.isRunning()
                         ? before
-                        : new Search(jobs.start(title, view -> hub.publish(id, "job", view), work), fits));
+                        : new Search(jobs.start(open.id(), title, view -> hub.publish(id, "job", view), work), fits));
         if (search.fits != fits) {
             throw new Refused(
                     HttpStatus.CONFLICT,

@@ -10,40 +10,64 @@ class AttemptsTest {
     private Instant now = Instant.parse("2026-03-01T08:00:00Z");
     private final Attempts attempts = new Attempts(() -> now);
 
-    private void fail(String address, int times) {
+    private void begin(String address, int times) {
         for (int i = 0; i < times; i++) {
-            attempts.failed(address);
+            assertThat(attempts.begin(address, "")).isZero();
         }
     }
 
     @Test
     void fiveAreFreeAndEachFurtherOneCostsTwiceTheWait() {
-        fail("10.0.0.7", 4);
-        assertThat(attempts.waitOf("10.0.0.7")).isZero();
+        begin("10.0.0.7", 5);
         for (int seconds : new int[] {1, 2, 4, 8, 16, 32, 64, 128, 256, 300, 300}) {
-            fail("10.0.0.7", 1);
-            assertThat(attempts.waitOf("10.0.0.7")).isEqualTo(Duration.ofSeconds(seconds));
+            assertThat(attempts.begin("10.0.0.7", "")).isEqualTo(Duration.ofSeconds(seconds));
+            now = now.plusSeconds(seconds);
+            begin("10.0.0.7", 1);
         }
-        assertThat(attempts.waitOf("10.0.0.8")).isZero();
+        begin("10.0.0.8", 1);
     }
 
     @Test
-    void theWaitPassesAndTheRightPasswordEndsIt() {
-        fail("10.0.0.7", 7);
-        now = now.plusSeconds(3);
-        assertThat(attempts.waitOf("10.0.0.7")).isEqualTo(Duration.ofSeconds(1));
+    void whatIsTriedAtTheSameMomentCountsToo() {
+        begin("10.0.0.7", 5);
+        assertThat(attempts.begin("10.0.0.7", "")).isEqualTo(Duration.ofSeconds(1));
+        assertThat(attempts.begin("10.0.0.7", ""))
+                .as("was not tried, so it was not counted")
+                .isEqualTo(Duration.ofSeconds(1));
+    }
+
+    @Test
+    void theRightPasswordEndsTheWait() {
+        begin("10.0.0.7", 5);
         now = now.plusSeconds(1);
-        assertThat(attempts.waitOf("10.0.0.7")).isZero();
-        fail("10.0.0.7", 1);
-        attempts.succeeded("10.0.0.7");
-        assertThat(attempts.waitOf("10.0.0.7")).isZero();
+        begin("10.0.0.7", 1);
+        attempts.succeeded("10.0.0.7", "");
+        begin("10.0.0.7", 5);
+    }
+
+    @Test
+    void oneNameTriedFromManyAddressesIsSlowedDown() {
+        for (int i = 0; i < 10; i++) {
+            assertThat(attempts.begin("10.0.1." + i, "Mara")).isZero();
+        }
+        assertThat(attempts.begin("10.0.2.1", "Mara")).isEqualTo(Duration.ofSeconds(1));
+        assertThat(attempts.begin("10.0.2.1", "Ebbe")).isZero();
     }
 
     @Test
     void manyAddressesTogetherAreSlowedDown() {
         for (int i = 0; i < 25; i++) {
-            fail("10.0.1." + i, 4);
+            begin("10.0.1." + i, 4);
         }
-        assertThat(attempts.waitOf("10.0.2.1")).isEqualTo(Duration.ofSeconds(1));
+        assertThat(attempts.begin("10.0.2.1", "")).isEqualTo(Duration.ofSeconds(1));
+    }
+
+    @Test
+    void thoseWhoKnowThePasswordDoNotSlowAllDown() {
+        for (int i = 0; i < 300; i++) {
+            begin("10.0.1." + i, 1);
+            attempts.succeeded("10.0.1." + i, "");
+        }
+        begin("10.0.2.1", 1);
     }
 }

@@ -2,6 +2,7 @@ package dobbin.server.entry;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dobbin.server.people.People;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Map;
@@ -35,7 +36,7 @@ class PasswordTest {
     @ValueSource(strings = {"127.0.0.1", "::1", "localhost"})
     void onThisMachineNoneIsNeeded(String address) throws Exception {
         assertThat(Password.problemWith(listeningAt(address))).isEmpty();
-        assertThat(new Door(listeningAt(address)).isOpen()).isTrue();
+        assertThat(new Door(listeningAt(address), new People(folder)).isOpen()).isTrue();
     }
 
     @ParameterizedTest
@@ -53,11 +54,11 @@ class PasswordTest {
         Path file = Files.writeString(folder.resolve("password"), "Six lamps, one beam\n");
         Environment settings = listeningEverywhere("dobbin.password-file", file.toString());
         assertThat(Password.problemWith(settings)).isEmpty();
-        Door door = new Door(settings);
+        Door door = new Door(settings, new People(folder));
         assertThat(door.isOpen()).isFalse();
-        assertThat(door.opensFor("Six lamps, one beam")).isTrue();
-        assertThat(door.opensFor("Six lamps, one bean")).isFalse();
-        assertThat(door.opensFor("")).isFalse();
+        assertThat(door.opened("", "Six lamps, one beam")).isPresent();
+        assertThat(door.opened("", "Six lamps, one bean")).isEmpty();
+        assertThat(door.opened("", "")).isEmpty();
         Files.delete(file);
         assertThat(Password.problemWith(settings))
                 .hasValueSatisfying(

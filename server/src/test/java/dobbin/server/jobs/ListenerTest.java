@@ -29,7 +29,7 @@ class ListenerTest {
     @Test
     void aListenerThatDoesNotReadNeverHoldsUpWhoTells() {
         Executor stuck = writing::add;
-        Listener listener = new Listener(emitter, stuck);
+        Listener listener = new Listener(emitter, stuck, () -> true);
         for (int i = 0; i < 10_000; i++) {
             listener.tell(() -> SseEmitter.event().comment("still here"));
         }
@@ -43,7 +43,7 @@ class ListenerTest {
 
     @Test
     void eventsAreWrittenInOrderByOneWriterAtATime() {
-        Listener listener = new Listener(emitter, writing::add);
+        Listener listener = new Listener(emitter, writing::add, () -> true);
         listener.tell(() -> SseEmitter.event().comment("one"));
         listener.tell(() -> SseEmitter.event().comment("two"));
         assertThat(writing).hasSize(1);
@@ -51,5 +51,18 @@ class ListenerTest {
         assertThat(sent).isEqualTo(2);
         listener.tell(() -> SseEmitter.event().comment("three"));
         assertThat(writing).hasSize(2);
+    }
+
+    @Test
+    void whoMayNotListenAnyMoreIsLetGo() {
+        boolean[] may = {true};
+        Listener listener = new Listener(emitter, Runnable::run, () -> may[0]);
+        listener.ask();
+        assertThat(sent).isEqualTo(1);
+        may[0] = false;
+        listener.ask();
+        listener.tell(() -> SseEmitter.event().comment("changed"));
+        assertThat(sent).isEqualTo(1);
+        assertThat(completed).isTrue();
     }
 }

@@ -1,0 +1,112 @@
+package dobbin.server.people;
+
+import dobbin.server.Settings;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Component;
+
+/**
+ * Who has a shelf of their own here. Whether anybody has is settled at the start, so that no change of the file opens the door;
+ * who it is and with which password is read anew when the file changes.
+ */
+@Component
+public class People {
+    private static final Logger LOG = LoggerFactory.getLogger(People.class);
+    private static final PasswordEncoder ENCODER = PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    /** Checked where there is no such name, so that it takes as long as where there is. */
+    private static final String NOBODYS = ENCODER.encode("nobody's password");
+
+    private final Path folder;
+    private final boolean named;
+    private volatile Known known;
+
+    private record Known(FileTime written, Map<String, String> hashes) {}
+
+    @Autowired
+    People(Settings settings) {
+        this(Path.of(settings.dataFolder()));
+    }
+
+    public People(Path folder) {
+        this.folder = folder;
+        this.known = read(new Known(FileTime.fromMillis(0), Map.of()));
+        this.named = !known.hashes.isEmpty();
+    }
+
+    /** @return a sentence on why the server must not start with that folder, or nothing */
+    public static Optional<String> problemWith(Path folder) {
+        try {
+            PeopleFile.read(folder);
+            return Optional.empty();
+        } catch (IOException e) {
+            return Optional.of(e.getMessage());
+        }
+    }
+
+    /** @return whether anybody is in the file of that folder */
+    public static boolean areIn(Path folder) {
+        try {
+            return !PeopleFile.read(folder).isEmpty();
+        } catch (IOException e) {
+            return false;
+        }
+    }
+
+    /** @return whether everybody has a shelf of their own; else there is one for all */
+    public boolean areNamed() {
+        return named;
+    }
+
+    public List<String> names() {
+        return List.copyOf(hashes().keySet());
+    }
+
+    /** @return the hash of that person's password, which changes with the password; nothing where nobody has that name */
+    public Optional<String> hashOf(String name) {
+        return Optional.ofNullable(hashes().get(name));
+    }
+
+    /** Takes as long whether or not there is that name. */
+    public boolean know(String name, String password) {
+        Optional<String> hash = hashOf(name);
+        return ENCODER.matches(password, hash.orElse(NOBODYS)) && hash.isPresent();
+    }
+
+    static String hash(String password) {
+        return ENCODER.encode(password);
+    }
+
+    private Map<String, String> hashes() {
+        Known now = known;
+        Known read = read(now);
+        if (read != now) {
+            known = read;
+        }
+        return read.hashes;
+    }
+
+    /** Where it cannot be read, what was known stays: nobody is let in by damage. */
+    private Known read(Known before) {
+        Path file = folder.resolve(PeopleFile.NAME);
+        try {
+            if (!Files.exists(file)) {
+                return before.hashes.isEmpty() ? before : new Known(FileTime.fromMillis(0), Map.of());
+            }
+            FileTime written = Files.getLastModifiedTime(file);
+            return written.equals(before.written) ? before : new Known(written, PeopleFile.read(folder));
+        } catch (IOException e) {
+            LOG.warn("The file of people stays as it was known: {}", e.getMessage());
+            return before;
+        }
+    }
+}

@@ -1,0 +1,63 @@
+package dobbin.server.people;
+
+import java.util.List;
+import java.util.Optional;
+import org.springframework.security.authentication.AbstractAuthenticationToken;
+import org.springframework.security.core.context.SecurityContextHolder;
+
+/** Somebody who has signed in, where one has to. */
+public final class SignedIn extends AbstractAuthenticationToken {
+    private static final String EVERYONE = "everyone";
+
+    private final String name;
+    private final String hash;
+
+    private SignedIn(String name, String hash) {
+        super(List.of());
+        this.name = name;
+        this.hash = hash;
+        setAuthenticated(true);
+    }
+
+    /** Somebody who knew the one password. */
+    public static SignedIn withoutName() {
+        return new SignedIn(null, null);
+    }
+
+    /** @param hash of the password that was right */
+    public static SignedIn as(String name, String hash) {
+        return new SignedIn(name, hash);
+    }
+
+    /** @return whether that person is still known by that password */
+    public boolean isKnownTo(People people) {
+        return name == null || people.hashOf(name).filter(hash::equals).isPresent();
+    }
+
+    /** @return who asks, in the thread of a request; nothing where people have no names here */
+    public static Optional<String> name() {
+        return SecurityContextHolder.getContext().getAuthentication() instanceof SignedIn who
+                ? Optional.ofNullable(who.name)
+                : Optional.empty();
+    }
+
+    @Override
+    public Object getPrincipal() {
+        return name == null ? EVERYONE : name;
+    }
+
+    @Override
+    public Object getCredentials() {
+        return "";
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return this == other;
+    }
+
+    @Override
+    public int hashCode() {
+        return System.identityHashCode(this);
+    }
+}

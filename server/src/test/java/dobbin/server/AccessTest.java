@@ -1,0 +1,236 @@
+package dobbin.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dobbin.server.RunningServer.Answer;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import tools.jackson.databind.JsonNode;
+
+/** People with names have a shelf each; what others may do with a reel, its owner says. */
+class AccessTest {
+    private static final String LOOK = "\"LOOK\"";
+    private static final String WORK = "\"WORK\"";
+    private static final String NOTHING = "\"NOTHING\"";
+
+    @RegisterExtension
+    private static final RunningServer server = new RunningServer().with("Mara", "Ebbe", "Ines");
+
+    private Guest mara;
+    private Guest ebbe;
+    private Guest ines;
+    private JsonNode reel;
+    private String id;
+
+    @BeforeEach
+    void signIn() {
+        mara = Guest.of(server, "Mara");
+        ebbe = Guest.of(server, "Ebbe");
+        ines = Guest.of(server, "Ines");
+        reel = mara.reel("Tide");
+        id = reel.get("id").asString();
+    }
+
+    private static String given(String name, String right) {
+        return "{\"name\":\"%s\",\"right\":%s}".formatted(name, right);
+    }
+
+    private static List<String> shelf(Guest guest) {
+        List<String> ids = new ArrayList<>();
+        guest.get("/api/reels")
+                .json()
+                .get("reels")
+                .forEach(each -> ids.add(each.get("id").asString()));
+        return ids;
+    }
+
+    @Test
+    void aReelIsOnTheShelfOfItsOwnerAlone() {
+        assertThat(shelf(mara)).contains(id);
+        assertThat(shelf(ebbe)).doesNotContain(id);
+        assertThat(ebbe.get("/api/reels").json().get("total").asInt())
+                .isEqualTo(shelf(ebbe).size());
+        assertThat(mara.get("/api/session").json().get("name").asString()).isEqualTo("Mara");
+    }
+
+    /** Taken from the server's own description, so that no address is forgotten. */
+    @Test
+    void whateverIsAskedOfAnothersReelAnswersAsIfThereWereNone() {
+        JsonNode paths = mara.get("/v3/api-docs").json().get("paths");
+        String none = UUID.randomUUID().toString();
+        List<String> asked = new ArrayList<>();
+        for (Map.Entry<String, JsonNode> path : paths.properties()) {
+            if (path.getKey().matches("/api/(reels|removed)/\\{id}.*")) {
+                for (Map.Entry<String, JsonNode> verb : path.getValue().properties()) {
+                    String method = verb.getKey().toUpperCase(java.util.Locale.ROOT);
+                    Answer answer = ebbe.ask(method, filled(path.getKey(), id), "{}");
+                    Answer ofNone = ebbe.ask(method, filled(path.getKey(), none), "{}");
+                    assertThat(answer.status())
+                            .as("%s %s", method, path.getKey())
+                            .isEqualTo(404);
+                    assertThat(answer.detail()).isEqualTo(ofNone.detail().replace(none, id));
+                    asked.add(method + " " + path.getKey());
+                }
+            }
+        }
+        assertThat(asked).hasSizeGreaterThan(45);
+        assertThat(mara.get("/api/reels/" + id).status()).isEqualTo(200);
+    }
+
+    private static String filled(String path, String id) {
+        return path.replace("{id}", id).replaceAll("\\{[^}]+}", "1");
+    }
+
+    @Test
+    void whoMayLookSeesItAndChangesNothing() {
+        assertThat(mara.give(reel, NOTHING, given("Ebbe", LOOK)).status()).isEqualTo(204);
+        assertThat(shelf(ebbe)).contains(id);
+        assertThat(shelf(ines)).doesNotContain(id);
+        assertThat(ebbe.get("/api/reels/" + id).status()).isEqualTo(200);
+        Answer refused = ebbe.rename(reel, "Mine now");
+        assertThat(refused.status()).isEqualTo(403);
+        assertThat(refused.detail())
+                .isEqualTo("You may look at this reel and not change it. Copy it to your shelf, and change the copy.");
+        assertThat(ebbe.ask("DELETE", "/api/reels/" + id, "").status()).isEqualTo(403);
+        assertThat(ebbe.give(reel, WORK, "").status()).isEqualTo(403);
+        assertThat(mara.get("/api/reels/" + id).json().get("name").asString()).isEqualTo("Tide");
+    }
+
+    @Test
+    void aCopyIsOnesOwn() {
+        mara.give(reel, NOTHING, given("Ebbe", LOOK));
+        JsonNode copy = ebbe.post("/api/reels/" + id + "/copies", "").json();
+        assertThat(ebbe.rename(copy, "Ebb").status()).isEqualTo(200);
+        assertThat(mara.get("/api/reels/" + copy.get("id").asString()).status()).isEqualTo(404);
+    }
+
+    @Test
+    void whoMayWorkChangesItAndRemovesNothing() {
+        mara.give(reel, NOTHING, given("Ebbe", WORK));
+        assertThat(ebbe.rename(reel, "High tide").status()).isEqualTo(200);
+        assertThat(mara.get("/api/reels/" + id).json().get("name").asString()).isEqualTo("High tide");
+        Answer refused = ebbe.ask("DELETE", "/api/reels/" + id, "");
+        assertThat(refused.status()).isEqualTo(403);
+        assertThat(refused.detail()).isEqualTo("Only its owner can do that.");
+    }
+
+    @Test
+    void whatAllMayDoAndWhatOneMayBesides() {
+        mara.give(reel, LOOK, given("Ines", WORK));
+        assertThat(ebbe.rename(reel, "Mine").status()).isEqualTo(403);
+        assertThat(ines.rename(reel, "Ours").status()).isEqualTo(200);
+        mara.give(reel, NOTHING, "");
+        assertThat(ines.get("/api/reels/" + id).status()).isEqualTo(404);
+        assertThat(shelf(ebbe)).doesNotContain(id);
+    }
+
+    @Test
+    void theOwnerAloneIsToldWhoMayWhat() {
+        mara.give(reel, NOTHING, given("Ebbe", LOOK));
+        JsonNode own = mara.get("/api/reels/" + id + "/access").json();
+        assertThat(own.toString())
+                .isEqualTo(
+                        "{\"owner\":\"Mara\",\"yours\":\"OWN\",\"everyone\":\"NOTHING\",\"people\":[{\"name\":\"Ebbe\","
+                                + "\"right\":\"LOOK\"}],\"names\":[\"Ebbe\",\"Ines\"]}");
+        JsonNode others = ebbe.get("/api/reels/" + id + "/access").json();
+        assertThat(others.get("yours").asString()).isEqualTo("LOOK");
+        assertThat(others.get("people")).isEmpty();
+        assertThat(others.get("names")).isEmpty();
+    }
+
+    @Test
+    void whatCannotBeGivenIsRefusedAndNothingIsChanged() {
+        mara.give(reel, NOTHING, given("Ebbe", LOOK));
+        for (String people : List.of(
+                given("Nobody", LOOK),
+                given("Mara", LOOK),
+                given("Ines", "\"OWN\""),
+                given("Ines", LOOK) + "," + given("Ines", WORK))) {
+            assertThat(mara.give(reel, NOTHING, people).status()).as(people).isEqualTo(422);
+        }
+        assertThat(mara.give(reel, "\"OWN\"", "").status()).isEqualTo(422);
+        assertThat(ebbe.get("/api/reels/" + id).status()).isEqualTo(200);
+    }
+
+    @Test
+    void whatWasRemovedIsSeenByItsOwnerAlone() {
+        mara.give(reel, WORK, "");
+        mara.ask("DELETE", "/api/reels/" + id, "");
+        assertThat(ebbe.get("/api/removed").json().get("reels").toString()).doesNotContain(id);
+        assertThat(mara.get("/api/removed").json().get("reels").toString()).contains(id);
+        ebbe.ask("DELETE", "/api/removed", "");
+        assertThat(ebbe.ask("DELETE", "/api/removed/" + id, "").status()).isEqualTo(403);
+        assertThat(mara.post("/api/reels/" + id + "/restore", "").status()).isEqualTo(200);
+    }
+
+    @Test
+    void deliveriesAndJobsAreOfTheReel() {
+        String job = mara.post("/api/reels/" + id + "/deliveries", "{\"name\":\"Tide\"}")
+                .json()
+                .get("id")
+                .asString();
+        assertThat(ebbe.get("/api/jobs/" + job).status()).isEqualTo(404);
+        assertThat(ebbe.ask("DELETE", "/api/jobs/" + job, "").status()).isEqualTo(404);
+        JsonNode ended = mara.get("/api/jobs/" + job).json();
+        while (ended.get("state").asString().equals("RUNNING")) {
+            ended = mara.get("/api/jobs/" + job).json();
+        }
+        String file = "/api/deliveries/" + ended.get("result").asString() + ".gif";
+        assertThat(mara.get(file).status()).isEqualTo(200);
+        assertThat(ebbe.get(file).status()).isEqualTo(404);
+    }
+
+    @Test
+    void aNamedPaletteIsOnesOwn() {
+        String palette = mara.post("/api/palettes", "{\"name\":\"Dusk\",\"colors\":[\"102030\"]}")
+                .json()
+                .get("id")
+                .asString();
+        assertThat(ebbe.get("/api/palettes").json().toString()).doesNotContain(palette);
+        assertThat(ebbe.ask("DELETE", "/api/palettes/" + palette, "").status()).isEqualTo(404);
+        assertThat(mara.get("/api/palettes").json().toString()).contains(palette);
+    }
+
+    @Test
+    void aReelFromBeforePeopleHadNamesIsEverybodys() {
+        server.sql("UPDATE reel SET owner = NULL WHERE id = '" + id + "'");
+        assertThat(shelf(ebbe)).contains(id);
+        assertThat(ebbe.rename(reel, "Ours").status()).isEqualTo(200);
+        assertThat(mara.give(reel, LOOK, "").detail()).contains("it is everybody's");
+    }
+
+    @Test
+    void nothingTellsWhetherANameIsKnown() {
+        Answer unknown = Guest.signingIn(server, "Nobody", "the lamp of Nobody");
+        Answer wrong = Guest.signingIn(server, "Ines", "the lamp of Mara");
+        assertThat(unknown.status()).isEqualTo(403);
+        assertThat(unknown.detail()).isEqualTo("Nobody has that name with that password.");
+        assertThat(wrong.detail()).isEqualTo(unknown.detail());
+    }
+
+    @Test
+    void whoeverIsTakenOutOfTheFileOrGetsAnotherPasswordIsOutAtOnce() throws IOException {
+        var file = server.data().resolve("people");
+        String before = Files.readString(file);
+        try {
+            Files.writeString(file, before.replace("the lamp of Ines", "another lamp"));
+            assertThat(ines.get("/api/reels").status()).isEqualTo(401);
+            assertThat(Guest.signingIn(server, "Ines", "another lamp").status()).isEqualTo(204);
+            Files.delete(file);
+            assertThat(mara.get("/api/reels").status())
+                    .as("no file opens no door")
+                    .isEqualTo(401);
+            assertThat(server.get("/api/reels").status()).isEqualTo(401);
+        } finally {
+            Files.writeString(file, before);
+        }
+        assertThat(mara.get("/api/reels").status()).isEqualTo(200);
+    }
+}

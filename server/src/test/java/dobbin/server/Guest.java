@@ -1,0 +1,64 @@
+package dobbin.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dobbin.server.RunningServer.Answer;
+import java.net.http.HttpRequest;
+import tools.jackson.databind.JsonNode;
+
+/** Somebody with a browser that has signed in. */
+record Guest(RunningServer server, String cookie) {
+    static Answer signingIn(RunningServer server, String name, String password) {
+        return server.post("/api/session", "{\"name\":\"%s\",\"password\":\"%s\"}".formatted(name, password));
+    }
+
+    static Guest of(RunningServer server, String name) {
+        Answer answer = signingIn(server, name, RunningServer.passwordOf(name));
+        assertThat(answer.status()).as(name).isEqualTo(204);
+        String cookie = answer.response().headers().firstValue("Set-Cookie").orElseThrow();
+        return new Guest(server, cookie.replaceAll(";.*", ""));
+    }
+
+    Answer ask(String verb, String path, String json) {
+        return server.send(HttpRequest.newBuilder(server.address(path))
+                .header("Cookie", cookie)
+                .header("Content-Type", "application/json")
+                .method(verb, HttpRequest.BodyPublishers.ofString(json)));
+    }
+
+    Answer get(String path) {
+        return ask("GET", path, "");
+    }
+
+    Answer post(String path, String json) {
+        return ask("POST", path, json);
+    }
+
+    Answer upload(String name, byte[] file) {
+        return server.send(HttpRequest.newBuilder(server.address("/api/pictures?name=" + name))
+                .header("Cookie", cookie)
+                .header("Content-Type", "application/octet-stream")
+                .POST(HttpRequest.BodyPublishers.ofByteArray(file)));
+    }
+
+    /** A reel with one empty frame. */
+    JsonNode reel(String name) {
+        return post("/api/reels/empty", "{\"name\":\"" + name + "\",\"width\":30,\"height\":20}")
+                .json();
+    }
+
+    Answer rename(JsonNode reel, String name) {
+        JsonNode now = get("/api/reels/" + reel.get("id").asString()).json();
+        return post(
+                "/api/reels/" + reel.get("id").asString() + "/edits",
+                "{\"base\":%d,\"edit\":{\"type\":\"rename\",\"name\":\"%s\"}}"
+                        .formatted(now.get("revision").asInt(), name));
+    }
+
+    Answer give(JsonNode reel, String everyone, String people) {
+        return ask(
+                "PUT",
+                "/api/reels/" + reel.get("id").asString() + "/access",
+                "{\"everyone\":%s,\"people\":[%s]}".formatted(everyone, people));
+    }
+}
