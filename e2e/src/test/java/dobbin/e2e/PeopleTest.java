@@ -69,8 +69,8 @@ class PeopleTest {
     void open() {
         maras = visit.browser().open(app.address());
         ebbes = visit.browser().open(app.address().replace("127.0.0.1", "localhost"));
-        signIn(maras, "Mara");
         signIn(ebbes, "Ebbe");
+        signIn(maras, "Mara");
         sheet = new Sheet(maras);
         sheet.openFive();
     }
@@ -85,6 +85,7 @@ class PeopleTest {
     }
 
     private static void signIn(Page page, String name) {
+        page.bringToFront();
         page.getByLabel("Name").fill(name);
         page.getByLabel("Password").fill(passwordOf(name));
         page.keyboard().press("Enter");
@@ -114,6 +115,7 @@ class PeopleTest {
     @Test
     void aReelThatOneMayLookAtCanBeCopiedAndNotChanged() {
         give("Look");
+        ebbes.bringToFront();
         ebbes.reload();
         assertThat(ebbesCard()).containsText("Mara’s");
         assertThat(ebbesCard().getByRole(AriaRole.BUTTON)).hasCount(0);
@@ -141,9 +143,12 @@ class PeopleTest {
         Sheet hers = new Sheet(ebbes);
         assertThat(hers.cards()).hasCount(5);
         assertThat(sheet.cards()).hasCount(5);
+        ebbes.bringToFront();
         hers.button("Reverse").click();
+        maras.bringToFront();
         sheet.awaitOrder(10, 9, 3, 2, 1);
         sheet.button("Undo").click();
+        ebbes.bringToFront();
         hers.awaitOrder(1, 2, 3, 9, 10);
     }
 

@@ -18,6 +18,7 @@ import org.springframework.util.unit.DataSize;
  * @param longestReading how much of one processor reading a still may take
  * @param patience how long the body of a request may come as slowly as it likes
  * @param diskReserve what must stay free on the disk
+ * @param quota of bytes for one person, where people have names; 0 for none
  * @param daysRemoved how long removed reels can be put back
  * @param allowedHosts names this server answers to; others are refused, so that no foreign page can reach it by a name
  *     of its own
@@ -33,6 +34,7 @@ public record Settings(
         Duration longestReading,
         Duration patience,
         DataSize diskReserve,
+        DataSize quota,
         int daysRemoved,
         List<String> allowedHosts) {
 

@@ -13,3 +13,13 @@ CREATE INDEX reel_access_by_person ON reel_access (person, reel);
 
 -- A named palette is of whoever named it, too.
 ALTER TABLE palette ADD COLUMN owner VARCHAR(40);
+
+-- Who brought which picture, and how large it is: what counts against a person's quota.
+CREATE TABLE brought (
+    person  VARCHAR(40) NOT NULL,
+    picture CHAR(64) NOT NULL CONSTRAINT brought_picture REFERENCES picture (id) ON DELETE CASCADE,
+    bytes   BIGINT NOT NULL,
+    CONSTRAINT brought_key PRIMARY KEY (person, picture)
+);
+CREATE INDEX brought_by_picture ON brought (picture);
+CREATE INDEX reel_by_owner ON reel (owner);

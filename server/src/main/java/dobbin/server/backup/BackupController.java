@@ -71,7 +71,7 @@ class BackupController {
         if (!known) {
             throw new NotFound("There is nothing at /api/backup.");
         }
-        data.needRoom(Files.size(folder.resolve(DataFolder.FILE)));
+        data.needDisk(Files.size(folder.resolve(DataFolder.FILE)));
         Path copy = spool.begin();
         try {
             data.copyTo(copy);

@@ -26,12 +26,14 @@ public class DataStore {
     private static final int MB = 1_000_000;
 
     private final Path folder;
+    private final QuotaStore quota;
     private final long reserveBytes;
     private final JdbcClient jdbc;
     private final JdbcTemplate template;
     private final AtomicLong changes = new AtomicLong();
 
-    DataStore(DataSource source, JdbcClient jdbc, Settings settings) {
+    DataStore(DataSource source, JdbcClient jdbc, QuotaStore quota, Settings settings) {
+        this.quota = quota;
         this.folder = Path.of(settings.dataFolder());
         this.reserveBytes = settings.diskReserve().toBytes();
         this.jdbc = jdbc;
@@ -39,11 +41,21 @@ public class DataStore {
     }
 
     /**
+     * Asks for room before something is kept.
+     *
+     * @throws Refused where the disk has too little, or whoever it is for would have more than one person may
+     */
+    public void needRoom(long bytes) {
+        quota.need(bytes);
+        needDisk(bytes);
+    }
+
+    /**
      * Asks for room before something is written: a database that runs out of it in the middle has to be opened anew.
      *
      * @throws Refused where there is too little
      */
-    public void needRoom(long bytes) {
+    public void needDisk(long bytes) {
         long wanted = bytes + reserveBytes;
         try {
             long free = Files.getFileStore(folder).getUsableSpace();

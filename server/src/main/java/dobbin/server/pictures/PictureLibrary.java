@@ -16,6 +16,7 @@ import dobbin.render.Level;
 import dobbin.render.Pictures;
 import dobbin.server.Settings;
 import dobbin.server.data.DataStore;
+import dobbin.server.data.QuotaStore;
 import dobbin.server.web.NotFound;
 import dobbin.server.work.Budget;
 import dobbin.server.work.Remembered;
@@ -56,11 +57,13 @@ public class PictureLibrary implements Pictures {
 
     private final PictureStore store;
     private final DataStore data;
+    private final QuotaStore quota;
     private final DecodeLimits limits;
     private final Budget budget;
     private final Remembered<Raster> rasters;
 
-    PictureLibrary(PictureStore store, DataStore data, Budget budget, Settings settings) {
+    PictureLibrary(PictureStore store, DataStore data, QuotaStore quota, Budget budget, Settings settings) {
+        this.quota = quota;
         this.store = store;
         this.data = data;
         this.limits = settings.decodeLimits();
@@ -89,6 +92,7 @@ public class PictureLibrary implements Pictures {
         PictureInfo known = store.infos(List.of(incoming.name())).get(incoming.name());
         if (known != null) {
             store.touch(known.id());
+            quota.brought(known.id(), incoming.size());
             return new TakenFile(List.of(still(known, name, 0)), FileOpener.notesOn(incoming.head(), name));
         }
         data.needRoom(incoming.size());
@@ -184,6 +188,7 @@ public class PictureLibrary implements Pictures {
                 throw new UnreadablePicture("is here already in another size");
             }
             store.touch(name);
+            quota.brought(name, file.length);
             return;
         }
         long bytes = needed(file.length + StillFile.bytesToRead(file, limits));
@@ -234,6 +239,7 @@ public class PictureLibrary implements Pictures {
                     new PictureStore.Row(info, FileKind.PNG.mediaType(), patch, null, null, null, earlier);
             data.needRoom(row.size());
             store.insert(row);
+            quota.brought(info.id(), row.size());
         }
         return kept(drawn, info);
     }
@@ -309,6 +315,7 @@ public class PictureLibrary implements Pictures {
             data.needRoom(row.size());
             store.insert(row);
         }
+        quota.brought(info.id(), bytes.length);
         return info;
     }
 

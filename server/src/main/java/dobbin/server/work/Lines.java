@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.Executor;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.RejectedExecutionException;
@@ -27,7 +28,7 @@ public final class Lines {
         int of(int urgency);
     }
 
-    private final ExecutorService threads;
+    private final Executor threads;
     /** By urgency, then by whose they are, the next to be served first. */
     private final List<Map<String, Deque<Runnable>>> waiting = new ArrayList<>();
 
@@ -38,20 +39,17 @@ public final class Lines {
     private final Map<String, Integer> runningOf = new HashMap<>();
     private int free;
     private int waits;
+    private boolean stopped;
 
     /**
+     * @param threads run whatever they are given at once
      * @param urgencies how many there are
      * @param most of each urgency at a time
      * @param mostOfOne how many threads one person's work may take
      * @param mostWaiting how much may wait, all in all
      */
-    private Lines(String name, int threadCount, int urgencies, Most most, int mostOfOne, int mostWaiting) {
-        AtomicInteger number = new AtomicInteger();
-        this.threads = Executors.newFixedThreadPool(threadCount, work -> {
-            Thread thread = new Thread(work, name + " " + number.incrementAndGet());
-            thread.setDaemon(true);
-            return thread;
-        });
+    Lines(Executor threads, int threadCount, int urgencies, Most most, int mostOfOne, int mostWaiting) {
+        this.threads = threads;
         this.most = most;
         this.mostOfOne = mostOfOne;
         this.mostWaiting = mostWaiting;
@@ -62,18 +60,27 @@ public final class Lines {
         }
     }
 
+    private static ExecutorService threads(String name, int count) {
+        AtomicInteger number = new AtomicInteger();
+        return Executors.newFixedThreadPool(count, work -> {
+            Thread thread = new Thread(work, name + " " + number.incrementAndGet());
+            thread.setDaemon(true);
+            return thread;
+        });
+    }
+
     /** Of equally urgent work, with as many threads for one person as there are. */
     public static Lines of(String name, int threads) {
-        return new Lines(name, threads, 1, urgency -> threads, threads, UNBOUNDED);
+        return new Lines(threads(name, threads), threads, 1, urgency -> threads, threads, UNBOUNDED);
     }
 
     /** Of equally urgent work; one person's takes at most {@code mostOfOne} threads, and so much may wait. */
     public static Lines bounded(String name, int threads, int mostOfOne, int mostWaiting) {
-        return new Lines(name, threads, 1, urgency -> threads, mostOfOne, mostWaiting);
+        return new Lines(threads(name, threads), threads, 1, urgency -> threads, mostOfOne, mostWaiting);
     }
 
     public static Lines byUrgency(String name, int threads, int urgencies, Most most) {
-        return new Lines(name, threads, urgencies, most, threads, UNBOUNDED);
+        return new Lines(threads(name, threads), threads, urgencies, most, threads, UNBOUNDED);
     }
 
     public void execute(Runnable work) {
@@ -86,7 +93,7 @@ public final class Lines {
      * @throws RejectedExecutionException where too much waits, or after the end
      */
     public synchronized void execute(int urgency, Runnable work) {
-        if (threads.isShutdown() || waits >= mostWaiting) {
+        if (stopped || waits >= mostWaiting) {
             throw new RejectedExecutionException("Too much is waiting");
         }
         waits++;
@@ -97,8 +104,11 @@ public final class Lines {
     }
 
     public synchronized void stop() {
+        stopped = true;
         waiting.forEach(Map::clear);
-        threads.shutdownNow();
+        if (threads instanceof ExecutorService pool) {
+            pool.shutdownNow();
+        }
     }
 
     private void serve() {
@@ -148,7 +158,7 @@ public final class Lines {
         free++;
         running[urgency]--;
         runningOf.computeIfPresent(whose, (who, count) -> count == 1 ? null : count - 1);
-        if (!threads.isShutdown()) {
+        if (!stopped) {
             serve();
         }
     }

@@ -12,6 +12,7 @@ import dobbin.server.pictures.ReadingTime;
 import dobbin.server.reels.Works;
 import dobbin.server.typefaces.TypefaceStore;
 import dobbin.server.work.Budget;
+import dobbin.server.work.Lines;
 import dobbin.still.UnreadablePicture;
 import jakarta.annotation.PreDestroy;
 import java.io.BufferedOutputStream;
@@ -24,9 +25,8 @@ import java.util.Deque;
 import java.util.List;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutionException;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.concurrent.FutureTask;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
@@ -37,7 +37,7 @@ class WorkingFiles {
     private static final Logger LOG = LoggerFactory.getLogger(WorkingFiles.class);
     private static final int AT_A_TIME = Runtime.getRuntime().availableProcessors();
 
-    private final ExecutorService readers = Executors.newFixedThreadPool(AT_A_TIME);
+    private final Lines readers = Lines.of("working file", AT_A_TIME);
     private final Works works;
     private final PictureLibrary pictures;
     private final TypefaceStore typefaces;
@@ -65,7 +65,7 @@ class WorkingFiles {
 
     /** @return the file, whole; whoever has it removes it */
     Path save(String reel, boolean withPast) throws IOException {
-        data.needRoom(settings.maxFileSize().toBytes());
+        data.needDisk(settings.maxFileSize().toBytes());
         Path file = spool.begin();
         long bytes = Math.min(2 * settings.maxFileSize().toBytes(), budget.mostBytes());
         try {
@@ -114,10 +114,7 @@ class WorkingFiles {
         try {
             for (int i = 0; i < refs.size(); i++) {
                 PictureRef ref = refs.get(i);
-                underWay.add(readers.submit(() -> {
-                    keep(work, ref);
-                    return ref;
-                }));
+                underWay.add(kept(work, ref));
                 if (underWay.size() == AT_A_TIME) {
                     await(underWay.remove());
                 }
@@ -131,6 +128,15 @@ class WorkingFiles {
                 settle(each);
             }
         }
+    }
+
+    private Future<?> kept(WorkingFile work, PictureRef ref) {
+        FutureTask<PictureRef> keeping = new FutureTask<>(() -> {
+            keep(work, ref);
+            return ref;
+        });
+        readers.execute(keeping);
+        return keeping;
     }
 
     private static void await(Future<?> reading) throws IOException {
@@ -162,7 +168,7 @@ class WorkingFiles {
 
     @PreDestroy
     void stop() {
-        readers.shutdownNow();
+        readers.stop();
     }
 
     private void keep(WorkingFile work, PictureRef ref) throws IOException {
