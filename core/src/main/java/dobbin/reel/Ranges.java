@@ -99,13 +99,33 @@ public final class Ranges {
         check("height", size.height(), 1, MAX_SIDE);
     }
 
-    /** @return the name without blanks at its ends */
+    /**
+     * @return the name without blanks at its ends
+     * @throws OutOfRange where it is empty or too long, or has characters that show nothing and change what is around them
+     */
     public static String checkName(String field, String name) {
         String stripped = name == null ? "" : name.strip();
         if (stripped.isEmpty() || stripped.length() > MAX_NAME_LENGTH) {
             throw new OutOfRange(field, "must have 1 to " + MAX_NAME_LENGTH + " characters");
         }
+        if (stripped.chars().anyMatch(Ranges::isControl)) {
+            throw new OutOfRange(field, "must have no control characters, such as line breaks");
+        }
         return stripped;
+    }
+
+    /** @return the name with a blank for each control character */
+    public static String withoutControls(String name) {
+        StringBuilder clean = new StringBuilder(name.length());
+        name.chars().map(each -> isControl(each) ? ' ' : each).forEach(each -> clean.append((char) each));
+        return clean.toString();
+    }
+
+    /** Control characters, line and paragraph separators, and what turns the direction of text around (Unicode UAX #9). */
+    private static boolean isControl(int character) {
+        return Character.isISOControl(character)
+                || character >= 0x2028 && character <= 0x202E
+                || character >= 0x2066 && character <= 0x2069;
     }
 
     /** @throws OutOfRange unless {@code color} is six hexadecimal digits */

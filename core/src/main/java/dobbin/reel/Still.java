@@ -22,7 +22,8 @@ public record Still(String picture, String name, Size size, Fit fit, long taken,
     public static final long NO_TIME = 0;
 
     public Still {
-        name = Ranges.checkName("name", name.length() > Ranges.MAX_NAME_LENGTH ? shortened(name) : name);
+        String clean = Ranges.withoutControls(name);
+        name = Ranges.checkName("name", clean.length() > Ranges.MAX_NAME_LENGTH ? shortened(clean) : clean);
         Ranges.checkPicture("picture", picture, size);
         if (fit == null) {
             throw new OutOfRange("fit", "must be given");

@@ -183,6 +183,9 @@ class EditTest {
         assertRefused(new SetPlays(-1), "plays", "0 to 1,000");
         assertRefused(new SetBudget(10), "budgetBytes", "1,000 to 1,000,000,000");
         assertRefused(new Rename(" \t"), "name", "1 to 120 characters");
+        for (String control : List.of("Tide\n2", "Tide\u0000", "Tide\u202Egnp", "Tide\u2066")) {
+            assertRefused(new Rename(control), "name", "must have no control characters, such as line breaks");
+        }
         assertRefused(new MoveFrames(List.of(1), 6), "after", "no longer in this reel");
         assertRefused(new CopyFrames(List.of(1), -1), "after", "no longer in this reel");
         assertRefused(new RemoveFrames(List.of()), "frames", "at least one");

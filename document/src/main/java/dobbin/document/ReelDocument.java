@@ -10,7 +10,7 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * Reels as JSON: {@code {"format": 10, "reel": {...}}}. What an earlier version wrote is brought up to the form of today as it
+ * Reels as JSON: {@code {"format": 11, "reel": {...}}}. What an earlier version wrote is brought up to the form of today as it
  * is read. Words name typeface files, which are known before.
  */
 public final class ReelDocument {

@@ -15,6 +15,7 @@ import dobbin.reel.Framing;
 import dobbin.reel.Ink;
 import dobbin.reel.Light;
 import dobbin.reel.Perspective;
+import dobbin.reel.Ranges;
 import dobbin.reel.Run;
 import dobbin.reel.Sharing;
 import dobbin.reel.Still;
@@ -42,10 +43,13 @@ import tools.jackson.databind.node.ObjectNode;
  *   <li>ink on frames, and swatches to draw with
  *   <li>stills that are lined up and in even light, and when they were taken
  *   <li>perspective of stills that are lined up; what the loop shows in words, and the still that stands for it
+ *   <li>no control characters in names
  * </ol>
  */
 final class Upgrades {
-    static final int CURRENT = 10;
+    static final int CURRENT = 11;
+
+    private static final String NAME = "name";
 
     private final JsonMapper json;
 
@@ -88,7 +92,25 @@ final class Upgrades {
             eachStill(reel, this::toTenth);
             reel.set("sharing", json.valueToTree(Sharing.USUAL));
         }
+        if (format < 11) {
+            toEleventh(reel);
+        }
         return reel;
+    }
+
+    private static void toEleventh(ObjectNode part) {
+        if (part.path(NAME).isString()) {
+            part.put(NAME, Ranges.withoutControls(part.get(NAME).asString()));
+        }
+        part.values().forEach(Upgrades::eachToEleventh);
+    }
+
+    private static void eachToEleventh(JsonNode value) {
+        if (value instanceof ObjectNode part) {
+            toEleventh(part);
+        } else {
+            value.values().forEach(Upgrades::eachToEleventh);
+        }
     }
 
     /** Documents have had a number since the fifth form; those before are told by the fields they have. */

@@ -55,7 +55,8 @@ class ReelDocumentTest {
         "6, The evening crossing",
         "7, The evening crossing",
         "8, The evening crossing",
-        "9, The evening crossing"
+        "9, The evening crossing",
+        "10, The evening crossing"
     })
     void everyFormThatWasEverStoredIsOpenedAndDelivered(int format, String name) throws Exception {
         Reel reel = ReelDocument.read(stored(format));
@@ -68,6 +69,19 @@ class ReelDocumentTest {
                 .deliver(reel.withDelivery(reel.delivery().withWidth(48)), gray, Progress.NONE)
                 .bytes();
         assertThat(GifReader.open(file, DecodeLimits.USUAL).size().width()).isEqualTo(48);
+    }
+
+    @Test
+    void theTenthFormMayHaveControlCharactersInNames() throws Exception {
+        String document = new String(stored(10), StandardCharsets.UTF_8)
+                .replace("The evening crossing", "The evening\\ncrossing\u202e\\u0007");
+        assertThat(ReelDocument.read(document.getBytes(StandardCharsets.UTF_8)).name())
+                .isEqualTo("The evening crossing");
+        String now = document.replace("\"format\":10", "\"format\":11");
+        assertThatThrownBy(() -> ReelDocument.read(now.getBytes(StandardCharsets.UTF_8)))
+                .isInstanceOf(UnreadableDocument.class)
+                .rootCause()
+                .hasMessage("must have no control characters, such as line breaks");
     }
 
     @Test
