@@ -26,7 +26,7 @@ export class Problem extends Error {
   }
 
   static from(status: number, body: unknown): Problem {
-    const problem = (typeof body === 'object' && body !== null ? body : {}) as { detail?: string; current?: ReelView }
+    const problem = (typeof body === 'object' && body !== null ? body : {}) as { detail?: string; current?: ReelView; request?: string }
     const detail = problem.detail ?? `The server answered ${status}. Try again.`
     if (status === 401) {
       signedOut.value = true
@@ -35,7 +35,8 @@ export class Problem extends Error {
     if (status === 409) {
       return new Problem('stale', detail, problem.current)
     }
-    return new Problem(status >= 500 ? 'broken' : 'refused', detail)
+    const inLog = status === 500 && problem.request ? ` This was request ${problem.request}.` : ''
+    return new Problem(status >= 500 ? 'broken' : 'refused', detail + inLog)
   }
 }
 

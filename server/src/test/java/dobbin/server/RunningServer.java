@@ -144,7 +144,7 @@ final class RunningServer implements BeforeAllCallback, AfterAllCallback {
             HttpResponse<byte[]> response =
                     http.send(request.timeout(Duration.ofMinutes(1)).build(), HttpResponse.BodyHandlers.ofByteArray());
             boolean isJson =
-                    response.headers().firstValue("Content-Type").orElse("").matches("application/(problem\\+)?json.*");
+                    response.headers().firstValue("Content-Type").orElse("").matches("application/(.*\\+)?json.*");
             return new Answer(
                     response.statusCode(), isJson ? JSON.readTree(response.body()) : null, response.body(), response);
         } catch (IOException e) {

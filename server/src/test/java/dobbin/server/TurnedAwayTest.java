@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dobbin.server.RunningServer.Answer;
 import java.io.IOException;
 import java.net.Socket;
+import java.net.http.HttpRequest;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -60,5 +62,22 @@ class TurnedAwayTest {
         assertThat(server.get("/api/reels?from=-1").detail()).startsWith("from must be from 0");
         Answer flag = server.get("/api/reels/x/weight?again=perhaps");
         assertThat(flag.detail()).isEqualTo("again must be true or false");
+    }
+
+    @Test
+    void theIdOfARequestStandsInItsProblemAndItsAnswer() {
+        for (Answer answer : List.of(
+                server.get("/api/reels/none"),
+                server.get("/api/nothing"),
+                server.post("/api/reels", "{"),
+                server.send(HttpRequest.newBuilder(server.address("/api/removed"))
+                        .header("Origin", "http://elsewhere.example")
+                        .DELETE()))) {
+            String id = answer.response().headers().firstValue("X-Request-Id").orElseThrow();
+            assertThat(id).matches("[0-9a-f]{12}");
+            assertThat(answer.json().get("request").asString()).isEqualTo(id);
+        }
+        assertThat(server.get("/api/reels").response().headers().firstValue("X-Request-Id"))
+                .isNotEqualTo(server.get("/api/reels").response().headers().firstValue("X-Request-Id"));
     }
 }

@@ -68,6 +68,11 @@ public class EventHub {
         ofAddress.computeIfPresent(address, (who, count) -> count == 1 ? null : count - 1);
     }
 
+    /** @return how many are open */
+    public int streams() {
+        return ofAddress.values().stream().mapToInt(Integer::intValue).sum();
+    }
+
     public boolean hasListeners(String reel) {
         return !listeners.getOrDefault(reel, List.of()).isEmpty();
     }

@@ -67,6 +67,11 @@ public class Jobs {
         }
     }
 
+    /** @return how many run or wait */
+    public int underWay() {
+        return underWay.size();
+    }
+
     public Job find(String id) {
         Job job = underWay.get(id);
         job = job == null ? ended.getIfPresent(id) : job;
@@ -86,7 +91,7 @@ public class Jobs {
         } catch (CancellationException e) {
             end(job, Job.State.CANCELLED, null, null);
         } catch (RuntimeException | OutOfMemoryError | StackOverflowError e) {
-            LOG.error("{} failed", job.view().title(), e);
+            LOG.error("A job on the reel {} failed", job.reel(), e);
             end(job, Job.State.FAILED, null, Failures.sentence(e));
         }
     }

@@ -111,7 +111,7 @@ class PictureController {
             out.write(json.writeValueAsBytes(answer(underWay, name, out)));
         } catch (IOException e) {
             underWay.giveUp();
-            LOG.debug("Nobody waits for {} any more", name);
+            LOG.debug("Nobody waits for the file any more", e);
         }
     }
 

@@ -19,7 +19,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
  * come from its own pages. Also the headers that keep the browser from doing more than it needs to.
  */
 @Component
-@Order(Ordered.HIGHEST_PRECEDENCE)
+@Order(Ordered.HIGHEST_PRECEDENCE + 1)
 class Gatekeeper extends OncePerRequestFilter {
     private static final String CONTENT_POLICY = "default-src 'self'; img-src 'self' blob: data:; style-src 'self'"
             + " 'unsafe-inline'; font-src 'self' data:; media-src 'self' blob:; worker-src 'self' blob:; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";

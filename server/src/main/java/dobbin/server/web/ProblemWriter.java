@@ -16,7 +16,9 @@ public final class ProblemWriter {
         response.setStatus(status.value());
         response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
         response.setCharacterEncoding(StandardCharsets.UTF_8.name());
+        String id = RequestId.of(response);
         response.getWriter()
-                .write("{\"status\":" + status.value() + ",\"title\":\"" + title + "\",\"detail\":\"" + detail + "\"}");
+                .write("{\"status\":" + status.value() + ",\"title\":\"" + title + "\",\"detail\":\"" + detail + "\""
+                        + (id == null ? "" : ",\"request\":\"" + id + "\"") + "}");
     }
 }

@@ -13,6 +13,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.atomic.AtomicInteger;
+import org.slf4j.MDC;
 
 /**
  * Threads that are shared out fairly. What is more urgent comes first; among what is equally urgent everybody has a line of their
@@ -99,8 +100,24 @@ public final class Lines {
         waits++;
         waiting.get(urgency)
                 .computeIfAbsent(Whose.now(), whose -> new ArrayDeque<>())
-                .add(work);
+                .add(traced(work));
         serve();
+    }
+
+    /** @return the same, whose lines in the log say for which request it is */
+    private static Runnable traced(Runnable work) {
+        Map<String, String> context = MDC.getCopyOfContextMap();
+        if (context == null || context.isEmpty()) {
+            return work;
+        }
+        return () -> {
+            MDC.setContextMap(context);
+            try {
+                work.run();
+            } finally {
+                MDC.clear();
+            }
+        };
     }
 
     public synchronized void stop() {
