@@ -49,7 +49,9 @@ class HealthTest {
                         .asInt())
                 .isZero();
         assertThat(health("/actuator/metrics/dobbin.streams").status()).isEqualTo(200);
-        assertThat(health("/actuator/env").json()).as("what else there is to tell is not told").isNull();
+        assertThat(health("/actuator/env").json())
+                .as("what else there is to tell is not told")
+                .isNull();
         assertThat(health("/api/reels").status()).isEqualTo(404);
     }
 

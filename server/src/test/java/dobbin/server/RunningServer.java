@@ -20,6 +20,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.Predicate;
+import java.util.zip.ZipInputStream;
 import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
@@ -36,6 +37,7 @@ final class RunningServer implements BeforeAllCallback, AfterAllCallback {
     private final List<String> options;
     private final HttpClient http = HttpClient.newHttpClient();
     private List<String> people = List.of();
+    private String frozen;
     private Path data;
     private ConfigurableApplicationContext context;
 
@@ -47,6 +49,9 @@ final class RunningServer implements BeforeAllCallback, AfterAllCallback {
     @Override
     public void beforeAll(ExtensionContext test) throws IOException {
         data = Files.createTempDirectory("dobbin-test");
+        if (frozen != null) {
+            thaw();
+        }
         if (!people.isEmpty()) {
             Files.write(
                     data.resolve("people"),
@@ -67,6 +72,18 @@ final class RunningServer implements BeforeAllCallback, AfterAllCallback {
     RunningServer with(String... names) {
         people = List.of(names);
         return this;
+    }
+
+    /** With the data file that a zip among the tests' resources holds. */
+    RunningServer on(String resource) {
+        frozen = resource;
+        return this;
+    }
+
+    private void thaw() throws IOException {
+        try (ZipInputStream zip = new ZipInputStream(RunningServer.class.getResourceAsStream(frozen))) {
+            Files.copy(zip, data.resolve(zip.getNextEntry().getName()));
+        }
     }
 
     static String passwordOf(String name) {

@@ -1,0 +1,78 @@
+package dobbin.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dobbin.gif.GifReader;
+import dobbin.reel.ContentName;
+import dobbin.still.DecodeLimits;
+import java.io.IOException;
+import java.util.Arrays;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * Data files as each version left them that had another form of the database: a reel of four stills with two delays set (from the
+ * fifth on also a stroke of ink), delivered once, and a reel that was removed.
+ */
+class UpgradeTest {
+    private RunningServer server;
+
+    @AfterEach
+    void stop() throws IOException {
+        server.afterAll(null);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "1, f00588beca292342, 8951, 8931",
+        "2, 76242cdac5ad916f, 8931, 8931",
+        "3, 76242cdac5ad916f, 8931, 8931",
+        "4, 76242cdac5ad916f, 8931, 8931",
+        "5, cbaae9003b3ef9da, 8915, 8915",
+        "6, cbaae9003b3ef9da, 8915, 8915",
+        "7, cbaae9003b3ef9da, 8915, 8915"
+    })
+    void opensPlaysAndDelivers(int version, String hash, int bytes, int bytesToday) throws Exception {
+        server = new RunningServer().on("/folders/V" + version + ".zip");
+        server.beforeAll(null);
+        JsonNode shelf = server.get("/api/reels").json().get("reels");
+        assertThat(shelf).hasSize(1);
+        assertThat(server.get("/api/removed").json().at("/reels/0/name").asString())
+                .isEqualTo("Gone");
+        String path = "/api/reels/" + shelf.get(0).get("id").asString();
+
+        JsonNode reel = server.get(path).json();
+        assertThat(reel.get("frames")).hasSize(4);
+        assertThat(reel.at("/frames/1/delayMillis").asInt()).isEqualTo(250);
+        for (JsonNode frame : reel.get("frames")) {
+            assertThat(server.get(path + "/frames/" + frame.get("drawn").asString() + ".png?width=60")
+                            .status())
+                    .isEqualTo(200);
+        }
+
+        JsonNode delivery = server.get(path + "/deliveries").json().get(0);
+        byte[] file = delivered(delivery.get("id").asString());
+        assertThat(file.length).isEqualTo(bytes);
+        assertThat(ContentName.of(file)).startsWith(hash);
+
+        JsonNode job = server.ended(
+                server.post(path + "/deliveries", "{\"name\":\"Tide\"}").json());
+        byte[] again = delivered(job.get("result").asString());
+        assertThat(again.length).isEqualTo(bytesToday);
+        assertThat(Arrays.equals(again, file))
+                .as("what is delivered anew is the same file, but for the first version's")
+                .isEqualTo(version > 1);
+        assertThat(GifReader.open(again, DecodeLimits.USUAL).plays())
+                .isEqualTo(GifReader.open(file, DecodeLimits.USUAL).plays());
+
+        JsonNode undone = server.post(path + "/undo", "{\"base\":" + reel.get("revision") + "}")
+                .json();
+        assertThat(undone.get("redo").asString()).isEqualTo(reel.get("undo").asString());
+    }
+
+    private byte[] delivered(String id) {
+        return server.get("/api/deliveries/" + id + ".gif").body();
+    }
+}
