@@ -94,6 +94,26 @@ final class RunningServer implements BeforeAllCallback, AfterAllCallback {
         return data;
     }
 
+    /** The server is not there until this is closed. */
+    final class Stopped implements AutoCloseable {
+        private Stopped() {
+            context.close();
+        }
+
+        Path data() {
+            return data;
+        }
+
+        @Override
+        public void close() {
+            start();
+        }
+    }
+
+    Stopped stopped() {
+        return new Stopped();
+    }
+
     /** As when the machine was switched off and on. */
     void restart() {
         context.close();

@@ -28,7 +28,6 @@ public final class DataFolder {
     public static Optional<String> problemWith(Path folder) {
         try {
             Files.createDirectories(folder);
-            emptyIncoming(incoming(folder));
         } catch (IOException e) {
             return Optional.of("The data folder " + folder
                     + " cannot be made or written to. Choose another with --data, or change" + " who may write there.");
@@ -39,9 +38,13 @@ public final class DataFolder {
         }
         Path file = folder.resolve(FILE);
         try {
-            return Files.exists(file) ? problemWithFile(file) : Optional.empty();
+            Optional<String> problem = Files.exists(file) ? problemWithFile(file) : Optional.empty();
+            if (problem.isEmpty()) {
+                emptyIncoming(incoming(folder));
+            }
+            return problem;
         } catch (IOException e) {
-            return Optional.of("The data file " + file + " cannot be read: " + e.getMessage() + ".");
+            return Optional.of("The data file " + file + " cannot be read or written: " + e.getMessage() + ".");
         }
     }
 

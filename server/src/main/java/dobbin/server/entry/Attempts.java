@@ -92,9 +92,13 @@ class Attempts {
         if (before == null || before.times < free) {
             return Duration.ZERO;
         }
-        Duration wait = Duration.ofSeconds(1L << Math.min(MOST_DOUBLINGS, before.times - free));
-        Duration left =
-                Duration.between(clock.instant(), before.last.plus(wait.compareTo(LONGEST) > 0 ? LONGEST : wait));
+        Duration doubled = Duration.ofSeconds(1L << Math.min(MOST_DOUBLINGS, before.times - free));
+        Duration wait = doubled.compareTo(LONGEST) > 0 ? LONGEST : doubled;
+        Duration left = Duration.between(clock.instant(), before.last.plus(wait));
+        if (left.compareTo(wait) > 0) {
+            // The clock was set back.
+            return wait;
+        }
         return left.isNegative() ? Duration.ZERO : left;
     }
 }

@@ -180,7 +180,10 @@ public class Reels {
                 ? Optional.empty()
                 : store.madeBy(from.id(), from.step())
                         .filter(made -> edit.gathersOn()
-                                || Duration.between(made.at(), Instant.now()).compareTo(IN_A_ROW) < 0)
+                                || Duration.between(made.at(), Instant.now())
+                                                .abs()
+                                                .compareTo(IN_A_ROW)
+                                        < 0)
                         .flatMap(made -> documents.readEdit(made.edit()))
                         .filter(edit::continues);
     }

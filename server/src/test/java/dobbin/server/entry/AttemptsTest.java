@@ -46,6 +46,13 @@ class AttemptsTest {
     }
 
     @Test
+    void aClockThatIsSetBackMakesNobodyWaitLonger() {
+        begin("10.0.0.7", 5);
+        now = now.minusSeconds(86_400);
+        assertThat(attempts.begin("10.0.0.7", "")).isEqualTo(Duration.ofSeconds(1));
+    }
+
+    @Test
     void oneNameTriedFromManyAddressesIsSlowedDown() {
         for (int i = 0; i < 10; i++) {
             assertThat(attempts.begin("10.0.1." + i, "Mara")).isZero();
