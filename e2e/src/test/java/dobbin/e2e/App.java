@@ -30,6 +30,13 @@ final class App implements AutoCloseable {
         return app;
     }
 
+    /** Does not wait until it is ready. */
+    static App begin(Path data) {
+        App app = new App(data, freePort(), List.of());
+        app.launch();
+        return app;
+    }
+
     String address() {
         return "http://127.0.0.1:" + port;
     }
@@ -49,6 +56,15 @@ final class App implements AutoCloseable {
     }
 
     private void start() {
+        launch();
+        try {
+            awaitReady();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private void launch() {
         List<String> command = new ArrayList<>(List.of(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "-Xmx1g",
@@ -59,7 +75,6 @@ final class App implements AutoCloseable {
         command.addAll(options);
         try {
             process = new ProcessBuilder(command).redirectErrorStream(true).start();
-            awaitReady();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
