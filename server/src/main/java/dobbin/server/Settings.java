@@ -20,6 +20,8 @@ import org.springframework.util.unit.DataSize;
  * @param diskReserve what must stay free on the disk
  * @param quota of bytes for one person, where people have names; 0 for none
  * @param daysRemoved how long removed reels can be put back
+ * @param copiesFolder for a copy a day; empty for none
+ * @param copiesKept how many of these are kept
  * @param allowedHosts names this server answers to; others are refused, so that no foreign page can reach it by a name
  *     of its own
  */
@@ -36,6 +38,8 @@ public record Settings(
         DataSize diskReserve,
         DataSize quota,
         int daysRemoved,
+        String copiesFolder,
+        int copiesKept,
         List<String> allowedHosts) {
 
     public DecodeLimits decodeLimits() {

@@ -128,4 +128,24 @@ class BackupTest {
         backup(file);
         assertThatThrownBy(() -> restore(file, data())).hasMessageContaining("is open in another Dobbin");
     }
+
+    @Test
+    void theFileOfPeopleComesAlong() throws Exception {
+        Path from = Files.createDirectories(folder.resolve("from"));
+        Files.writeString(from.resolve("people"), "Mara:{noop}the lamp of Mara\n");
+        in(from, it -> it.getBean(Reels.class).create(Reel.empty("Tide")));
+        Path file = folder.resolve("copy.zip");
+        BackupCommands.run("backup", file.toString(), from.toString());
+        Path into = Files.createDirectories(folder.resolve("into"));
+        Files.writeString(into.resolve("people"), "Ebbe:{noop}the lamp of Ebbe\n");
+        restore(file, into);
+        assertThat(into.resolve("people")).hasContent("Mara:{noop}the lamp of Mara\n");
+        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(into.resolve("people"))))
+                .isEqualTo("rw-------");
+        try (Stream<Path> files = Files.list(into)) {
+            assertThat(files.filter(each -> each.toString().matches(".*before-.*\\.people")))
+                    .singleElement()
+                    .satisfies(each -> assertThat(each).hasContent("Ebbe:{noop}the lamp of Ebbe\n"));
+        }
+    }
 }

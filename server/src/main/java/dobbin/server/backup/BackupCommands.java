@@ -1,6 +1,7 @@
 package dobbin.server.backup;
 
 import dobbin.server.data.DataFolder;
+import dobbin.server.people.People;
 import java.io.IOException;
 import java.io.InputStream;
 import java.net.URI;
@@ -41,18 +42,8 @@ public final class BackupCommands {
         if (Files.exists(file)) {
             throw new IOException(file + " is there already. Choose another name.");
         }
-        Path part = file.resolveSibling("." + file.getFileName() + ".part");
-        Path scratch = Files.createTempDirectory(file.getParent(), ".dobbin-check");
-        try {
-            copy(folder, part);
-            BackupStore.unpack(part, scratch);
-            BackupStore.Contents found = BackupStore.check(scratch);
-            Files.move(part, file);
-            return file + " holds " + found.sentence() + ".";
-        } finally {
-            Files.deleteIfExists(part);
-            FileSystemUtils.deleteRecursively(scratch);
-        }
+        return file + " holds "
+                + Copying.to(file, folder, part -> copy(folder, part)).sentence() + ".";
     }
 
     /** Whoever has the data file open makes the copy; where nobody has, it is made here. */
@@ -103,19 +94,27 @@ public final class BackupCommands {
         try {
             BackupStore.unpack(file, scratch);
             BackupStore.Contents found = BackupStore.check(scratch);
-            Path now = folder.resolve(DataFolder.FILE);
-            String kept = "";
-            if (Files.exists(now)) {
-                Path before = folder.resolve("before-" + MOMENT.format(LocalDateTime.now()) + ".mv.db");
-                Files.move(now, before);
-                kept = " What was there is in " + before.getFileName() + ".";
-            }
-            Files.move(scratch.resolve(DataFolder.FILE), now);
-            return folder + " holds " + found.sentence() + "." + kept;
+            String before = "before-" + MOMENT.format(LocalDateTime.now());
+            boolean kept = Files.exists(folder.resolve(DataFolder.FILE));
+            put(scratch.resolve(DataFolder.FILE), folder, before + ".mv.db");
+            put(scratch.resolve(People.FILE), folder, before + "." + People.FILE);
+            return folder + " holds " + found.sentence() + "."
+                    + (kept ? " What was there is in " + before + ".mv.db." : "");
         } catch (java.util.zip.ZipException e) {
             throw new IOException(file + " is no backup, or is damaged. Nothing was changed.", e);
         } finally {
             FileSystemUtils.deleteRecursively(scratch);
+        }
+    }
+
+    /** Puts a file of the copy in its place, if there is one, and keeps what was there under another name. */
+    private static void put(Path file, Path folder, String before) throws IOException {
+        Path place = folder.resolve(file.getFileName());
+        if (Files.exists(file)) {
+            if (Files.exists(place)) {
+                Files.move(place, folder.resolve(before));
+            }
+            Files.move(file, place);
         }
     }
 }

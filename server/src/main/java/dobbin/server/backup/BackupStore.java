@@ -3,6 +3,7 @@ package dobbin.server.backup;
 import dobbin.reel.ContentName;
 import dobbin.server.data.DataFolder;
 import dobbin.server.data.DataStore;
+import dobbin.server.people.People;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
@@ -31,7 +32,9 @@ final class BackupStore {
     /** What was found in a copy. @param files pictures, deliveries and typefaces, each of which is what its name says */
     record Contents(int reels, int files) {
         String sentence() {
-            return reels + (reels == 1 ? " reel" : " reels") + " and " + files + " files, each checked by its hash";
+            String all =
+                    reels + (reels == 1 ? " reel" : " reels") + " and " + files + (files == 1 ? " file" : " files");
+            return files == 0 ? all : all + ", each checked by its hash";
         }
     }
 
@@ -46,7 +49,7 @@ final class BackupStore {
     }
 
     /**
-     * Unpacks the data file of a copy.
+     * Unpacks the data file of a copy, and its file of people if there is one.
      *
      * @throws ZipException where it is none
      */
@@ -57,6 +60,9 @@ final class BackupStore {
                 if (entry.getName().equals(DataFolder.FILE)) {
                     Files.copy(in, folder.resolve(DataFolder.FILE));
                     found = true;
+                } else if (entry.getName().equals(People.FILE)) {
+                    Files.copy(in, folder.resolve(People.FILE));
+                    People.onlyForTheOwner(folder.resolve(People.FILE));
                 }
             }
         }

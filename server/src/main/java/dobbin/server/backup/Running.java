@@ -1,11 +1,11 @@
 package dobbin.server.backup;
 
+import dobbin.server.people.People;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.attribute.PosixFilePermissions;
 import java.util.Optional;
 import java.util.Properties;
 
@@ -25,9 +25,7 @@ record Running(String address, int port, String token) {
         Path file = folder.resolve(FILE);
         Files.deleteIfExists(file);
         Files.createFile(file);
-        if (Files.getFileStore(file).supportsFileAttributeView("posix")) {
-            Files.setPosixFilePermissions(file, PosixFilePermissions.fromString("rw-------"));
-        }
+        People.onlyForTheOwner(file);
         try (OutputStream out = Files.newOutputStream(file)) {
             properties.store(out, null);
         }

@@ -78,6 +78,10 @@ public class DataStore {
         changes.incrementAndGet();
     }
 
+    public Path folder() {
+        return folder;
+    }
+
     /** Writes a zip with the data file as it is at one moment, while others go on working with it. */
     public void copyTo(Path zip) {
         jdbc.sql(copying(zip)).update();

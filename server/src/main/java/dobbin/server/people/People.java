@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.FileTime;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -21,6 +22,9 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class People {
+    /** Who there is, in the data folder. */
+    public static final String FILE = "people";
+
     private static final Logger LOG = LoggerFactory.getLogger(People.class);
     private static final PasswordEncoder ENCODER = PasswordEncoderFactories.createDelegatingPasswordEncoder();
     /** Checked where there is no such name, so that it takes as long as where there is. */
@@ -62,6 +66,13 @@ public class People {
         }
     }
 
+    /** Lets nobody else on this machine read a file. */
+    public static void onlyForTheOwner(Path file) throws IOException {
+        if (Files.getFileStore(file).supportsFileAttributeView("posix")) {
+            Files.setPosixFilePermissions(file, PosixFilePermissions.fromString("rw-------"));
+        }
+    }
+
     /** @return whether everybody has a shelf of their own; else there is one for all */
     public boolean areNamed() {
         return named;
@@ -97,7 +108,7 @@ public class People {
 
     /** Where it cannot be read, what was known stays: nobody is let in by damage. */
     private Known read(Known before) {
-        Path file = folder.resolve(PeopleFile.NAME);
+        Path file = folder.resolve(FILE);
         try {
             if (!Files.exists(file)) {
                 return before.hashes.isEmpty() ? before : new Known(FileTime.fromMillis(0), Map.of());

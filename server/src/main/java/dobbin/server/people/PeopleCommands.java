@@ -66,7 +66,7 @@ public final class PeopleCommands {
         if (people.size() == 1) {
             throw new IOException(name + " is the only one with a name. Without any, whoever reaches Dobbin would have"
                     + " everything on one shelf. If that is wanted, stop Dobbin and delete "
-                    + folder.resolve(PeopleFile.NAME)
+                    + folder.resolve(People.FILE)
                     + ".");
         }
         people.remove(name);

@@ -5,7 +5,6 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
-import java.nio.file.attribute.PosixFilePermissions;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -13,7 +12,6 @@ import java.util.regex.Pattern;
 
 /** The file of people in a data folder: a line each, of a name, a colon, and a hash of the password. */
 final class PeopleFile {
-    static final String NAME = "people";
 
     private static final Pattern LINE = Pattern.compile("([^:]+):(\\{\\w+\\}.+)");
     private static final Pattern A_NAME = Pattern.compile("[\\p{L}\\p{N}][\\p{L}\\p{M}\\p{N} ._-]{0,39}(?<! )");
@@ -29,7 +27,7 @@ final class PeopleFile {
      * @throws IOException whose message is a sentence, where the file is not as it should be
      */
     static Map<String, String> read(Path folder) throws IOException {
-        Path file = folder.resolve(NAME);
+        Path file = folder.resolve(People.FILE);
         Map<String, String> people = new TreeMap<>();
         if (!Files.exists(file)) {
             return people;
@@ -55,16 +53,15 @@ final class PeopleFile {
 
     /** Writes the file anew, whole or not at all; its owner alone may read it. */
     static void write(Path folder, Map<String, String> people) throws IOException {
-        Path part = folder.resolve("." + NAME + ".part");
+        Path part = folder.resolve("." + People.FILE + ".part");
         Files.deleteIfExists(part);
         Files.createFile(part);
-        if (Files.getFileStore(part).supportsFileAttributeView("posix")) {
-            Files.setPosixFilePermissions(part, PosixFilePermissions.fromString("rw-------"));
-        }
+        People.onlyForTheOwner(part);
         StringBuilder lines = new StringBuilder();
         people.forEach(
                 (name, hash) -> lines.append(name).append(':').append(hash).append('\n'));
         Files.writeString(part, lines);
-        Files.move(part, folder.resolve(NAME), StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+        Files.move(
+                part, folder.resolve(People.FILE), StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
     }
 }
