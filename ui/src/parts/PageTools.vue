@@ -1,16 +1,24 @@
 <script setup lang="ts">
-import { mdiKeyboardOutline, mdiLogout, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
-import { computed, onMounted } from 'vue'
+import { mdiAccountOutline, mdiFormTextboxPassword, mdiKeyboardOutline, mdiLogout, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
+import { computed, onMounted, ref } from 'vue'
 import { useTheme } from 'vuetify'
 import { answer, api } from '@/api/client'
 import { session } from '@/api/session'
 import { keyListShown } from '@/ground/keys'
 import { sayProblem } from '@/ground/messages'
 import { toggleTheme } from '@/ground/theme'
+import type { Action } from './action'
+import ActionList from './ActionList.vue'
+import DropMenu from './DropMenu.vue'
+import PasswordDialog from './PasswordDialog.vue'
 
 const theme = useTheme()
 const dark = computed(() => theme.global.current.value.dark)
-const leave = computed(() => (session.value?.name ? `Sign out (${session.value.name})` : 'Sign out'))
+const changing = ref(false)
+const own: Action[][] = [[
+  { label: 'Change your password…', icon: mdiFormTextboxPassword, enabled: true, run: () => (changing.value = true) },
+  { label: 'Sign out', icon: mdiLogout, enabled: true, run: () => void signOut() },
+]]
 
 onMounted(async () => {
   session.value ??= await answer(api.GET('/api/session')).catch(() => null)
@@ -28,7 +36,14 @@ async function signOut(): Promise<void> {
       :aria-label="dark ? 'Light colors' : 'Dark colors'" :title="dark ? 'Light colors' : 'Dark colors'"
       @click="toggleTheme" />
     <v-btn :icon="mdiKeyboardOutline" size="small" class="keys-list" aria-label="Keys" title="Keys (?)" @click="keyListShown = true" />
-    <v-btn v-if="session?.needed" :icon="mdiLogout" size="small" :aria-label="leave" :title="leave" @click="signOut" />
+    <drop-menu v-if="session?.name">
+      <template #activator="{ props: activator }">
+        <v-btn v-bind="activator" :icon="mdiAccountOutline" size="small" :aria-label="session.name" :title="session.name" />
+      </template>
+      <action-list :groups="own" :label="session.name" />
+    </drop-menu>
+    <v-btn v-else-if="session?.needed" :icon="mdiLogout" size="small" aria-label="Sign out" title="Sign out" @click="signOut" />
+    <password-dialog v-model="changing" />
   </span>
 </template>
 

@@ -216,6 +216,34 @@ class AccessTest {
     }
 
     @Test
+    void onesPasswordIsChangedByWhoKnowsItAndEndsTheOtherSessions() throws IOException {
+        String before = Files.readString(server.data().resolve("people"));
+        try {
+            assertThat(changed("the lamp of Mara", "three gulls on a rock").status())
+                    .isEqualTo(403);
+            assertThat(changed("the lamp of Ebbe", "password1").detail())
+                    .isEqualTo("This password is among the first that are guessed. Take some words that do not belong"
+                            + " together.");
+            Guest elsewhere = Guest.of(server, "Ebbe");
+            Answer changed = changed("the lamp of Ebbe", "three gulls on a rock");
+            assertThat(changed.status()).isEqualTo(204);
+            assertThat(elsewhere.get("/api/reels").status()).isEqualTo(401);
+            assertThat(Guest.signingIn(server, "Ebbe", "the lamp of Ebbe").status())
+                    .isEqualTo(403);
+            assertThat(Guest.signingIn(server, "Ebbe", "three gulls on a rock").status())
+                    .isEqualTo(204);
+            assertThat(Files.readString(server.data().resolve("people"))).doesNotContain("gulls");
+        } finally {
+            Files.writeString(server.data().resolve("people"), before);
+        }
+    }
+
+    private Answer changed(String before, String password) {
+        return ebbe.post(
+                "/api/session/password", "{\"before\":\"%s\",\"password\":\"%s\"}".formatted(before, password));
+    }
+
+    @Test
     void whoeverIsTakenOutOfTheFileOrGetsAnotherPasswordIsOutAtOnce() throws IOException {
         var file = server.data().resolve("people");
         String before = Files.readString(file);

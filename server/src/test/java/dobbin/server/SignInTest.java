@@ -27,8 +27,10 @@ class SignInTest {
     private static final RunningServer open = new RunningServer();
 
     @RegisterExtension
-    private static final RunningServer behindAProxy =
-            new RunningServer("--dobbin.password-file=" + file(), "--server.forward-headers-strategy=native");
+    private static final RunningServer behindAProxy = new RunningServer(
+            "--dobbin.password-file=" + file(),
+            "--server.forward-headers-strategy=native",
+            "--server.servlet.session.cookie.name=__Host-dobbin");
 
     private static Path file() {
         try {
@@ -102,7 +104,15 @@ class SignInTest {
 
     @Test
     void theCookieGoesOverTlsAloneWhereThereIsTls() {
-        assertThat(cookie(signInOverTls(behindAProxy)).orElseThrow()).contains("; Secure");
+        Answer overTls = signInOverTls(behindAProxy);
+        assertThat(cookie(overTls).orElseThrow())
+                .startsWith("__Host-dobbin=")
+                .contains("; Secure", "; Path=/;")
+                .doesNotContain("Domain");
+        assertThat(overTls.response().headers().firstValue("Strict-Transport-Security"))
+                .contains("max-age=31536000");
+        assertThat(signIn(PASSWORD).response().headers().firstValue("Strict-Transport-Security"))
+                .isEmpty();
         // A header that no proxy was announced to send is not believed.
         assertThat(cookie(signInOverTls(server)).orElseThrow()).doesNotContain("Secure");
     }

@@ -1,11 +1,14 @@
 package dobbin.server.entry;
 
+import dobbin.server.people.PasswordRule;
+import dobbin.server.people.People;
 import dobbin.server.people.SignedIn;
 import dobbin.server.web.Refused;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
+import java.io.IOException;
 import java.time.Duration;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.context.SecurityContext;
@@ -23,9 +26,11 @@ import org.springframework.web.bind.annotation.RestController;
 class SessionController {
     private final Door door;
     private final Attempts attempts;
+    private final People people;
     private final HttpSessionSecurityContextRepository contexts = new HttpSessionSecurityContextRepository();
 
-    SessionController(Door door, Attempts attempts) {
+    SessionController(Door door, Attempts attempts, People people) {
+        this.people = people;
         this.door = door;
         this.attempts = attempts;
     }
@@ -54,14 +59,34 @@ class SessionController {
                 SignedIn.name().orElse(null));
     }
 
-    /** The session gets a new id, so that nobody who knew the one before is signed in with it. */
     @PostMapping("/api/session")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void signIn(@RequestBody SignIn wanted, HttpServletRequest request, HttpServletResponse response) {
-        if (door.isOpen()) {
-            return;
+        if (!door.isOpen()) {
+            begin(opened(wanted, request.getRemoteAddr()), request, response);
         }
-        SignedIn who = opened(wanted, request.getRemoteAddr());
+    }
+
+    /** @param before the password that was used up to now */
+    record NewPassword(String before, String password) {}
+
+    /** Whoever has signed in takes another password. All their other sessions end. */
+    @PostMapping("/api/session/password")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void change(@RequestBody NewPassword wanted, HttpServletRequest request, HttpServletResponse response)
+            throws IOException {
+        String name = SignedIn.name()
+                .orElseThrow(() -> new Refused(
+                        HttpStatus.CONFLICT, "There is one password for all here. Whoever runs Dobbin changes it."));
+        opened(new SignIn(name, wanted.before()), request.getRemoteAddr());
+        PasswordRule.problemWith(wanted.password()).ifPresent(problem -> {
+            throw new Refused(HttpStatus.UNPROCESSABLE_CONTENT, problem);
+        });
+        begin(SignedIn.as(name, people.change(name, wanted.password())), request, response);
+    }
+
+    /** The session gets a new id, so that nobody who knew the one before is signed in with it. */
+    private void begin(SignedIn who, HttpServletRequest request, HttpServletResponse response) {
         HttpSession before = request.getSession(false);
         if (before != null) {
             before.invalidate();
@@ -94,7 +119,9 @@ class SessionController {
 
     @DeleteMapping("/api/session")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void signOut(HttpServletRequest request) {
+    void signOut(HttpServletRequest request, HttpServletResponse response) {
+        // What pages showed is not left in the browser for whoever uses it next.
+        response.setHeader("Clear-Site-Data", "\"cache\"");
         HttpSession session = request.getSession(false);
         if (session != null) {
             session.invalidate();

@@ -93,6 +93,19 @@ public class People {
         return ENCODER.matches(password, hash.orElse(NOBODYS)) && hash.isPresent();
     }
 
+    /**
+     * Gives somebody another password.
+     *
+     * @return the hash of it
+     */
+    public synchronized String change(String name, String password) throws IOException {
+        Map<String, String> all = PeopleFile.read(folder);
+        String hash = hash(password);
+        all.put(name, hash);
+        PeopleFile.write(folder, all);
+        return hash;
+    }
+
     static String hash(String password) {
         return ENCODER.encode(password);
     }

@@ -38,6 +38,9 @@ class Gatekeeper extends OncePerRequestFilter {
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         addHeaders(response);
+        if (request.isSecure()) {
+            response.setHeader("Strict-Transport-Security", "max-age=31536000");
+        }
         if (request.getHeader("Host") == null) {
             ProblemWriter.write(
                     response, HttpStatus.BAD_REQUEST, "Refused", "The request must name its host, as HTTP/1.1 does.");
