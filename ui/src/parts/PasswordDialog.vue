@@ -26,8 +26,8 @@ async function change(): Promise<boolean> {
   <dialog-card v-model="shown" title="Change your password" verb="Change it" :disabled="before === '' || password === ''" :done="change">
     <div class="fields">
       <v-text-field v-model="before" type="password" label="Password now" autocomplete="current-password" autofocus hide-details />
-      <v-text-field v-model="password" type="password" label="New password" autocomplete="new-password"
-        hint="8 characters or more. Some words that do not belong together are best." persistent-hint />
+      <v-text-field v-model="password" type="password" label="New password" autocomplete="new-password" hide-details />
+      <p class="quiet">8 characters or more. Some words that do not belong together are best.</p>
     </div>
   </dialog-card>
 </template>
@@ -36,5 +36,10 @@ async function change(): Promise<boolean> {
 .fields {
   display: grid;
   gap: 14px;
+}
+
+p {
+  margin: 0;
+  font-size: 14px;
 }
 </style>

@@ -149,6 +149,9 @@ img {
 
 .facts {
   padding-right: 72px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
   font-size: 14px;
 }
 

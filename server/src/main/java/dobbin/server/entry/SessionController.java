@@ -63,7 +63,9 @@ class SessionController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void signIn(@RequestBody SignIn wanted, HttpServletRequest request, HttpServletResponse response) {
         if (!door.isOpen()) {
-            begin(opened(wanted, request.getRemoteAddr()), request, response);
+            String wrong =
+                    door.asksForNames() ? "Nobody has that name with that password." : "That is not the password.";
+            begin(opened(wanted, request.getRemoteAddr(), wrong), request, response);
         }
     }
 
@@ -78,7 +80,7 @@ class SessionController {
         String name = SignedIn.name()
                 .orElseThrow(() -> new Refused(
                         HttpStatus.CONFLICT, "There is one password for all here. Whoever runs Dobbin changes it."));
-        opened(new SignIn(name, wanted.before()), request.getRemoteAddr());
+        opened(new SignIn(name, wanted.before()), request.getRemoteAddr(), "That is not your password now.");
         PasswordRule.problemWith(wanted.password()).ifPresent(problem -> {
             throw new Refused(HttpStatus.UNPROCESSABLE_CONTENT, problem);
         });
@@ -99,7 +101,7 @@ class SessionController {
     }
 
     /** Counted as wrong before it is checked: of many at once no more are tried than one after the other. */
-    private SignedIn opened(SignIn wanted, String address) {
+    private SignedIn opened(SignIn wanted, String address, String wrong) {
         String name = wanted.name() == null ? "" : wanted.name().strip();
         Duration wait = attempts.begin(address, name);
         if (!wait.isZero()) {
@@ -108,11 +110,7 @@ class SessionController {
                     "That was wrong too often. Wait " + (wait.toSeconds() + 1) + " s, then try again.");
         }
         SignedIn who = door.opened(name, wanted.password() == null ? "" : wanted.password())
-                .orElseThrow(() -> new Refused(
-                        HttpStatus.FORBIDDEN,
-                        door.asksForNames()
-                                ? "Nobody has that name with that password."
-                                : "That is not the password."));
+                .orElseThrow(() -> new Refused(HttpStatus.FORBIDDEN, wrong));
         attempts.succeeded(address, name);
         return who;
     }
