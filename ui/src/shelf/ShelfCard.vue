@@ -83,7 +83,7 @@ onBeforeUnmount(() => {
         <span v-else-if="!card.cover" class="quiet">no frames yet</span>
       </span>
       <span class="name">{{ card.name }}</span>
-      <span class="quiet facts">{{ whose }}{{ framesText(card.frames) }} · {{ durationText(card.millis) }}<template v-if="!whose"> · {{ card.canvas.width }} × {{ card.canvas.height }}</template></span>
+      <span class="quiet facts one-line">{{ whose }}{{ framesText(card.frames) }} · {{ durationText(card.millis) }}<template v-if="!whose"> · {{ card.canvas.width }} × {{ card.canvas.height }}</template></span>
     </router-link>
     <span v-if="mine" class="own">
       <v-btn v-if="session?.named" :icon="mdiAccountMultipleOutline" size="small" :aria-label="`Who may see “${card.name}”`"
@@ -147,11 +147,14 @@ img {
   white-space: nowrap;
 }
 
-.facts {
-  padding-right: 72px;
+.one-line {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
+}
+
+.facts {
+  padding-right: 72px;
   font-size: 14px;
 }
 
