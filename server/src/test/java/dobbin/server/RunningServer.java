@@ -30,15 +30,19 @@ import org.springframework.util.FileSystemUtils;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
-/** The real application on a free port, with a real H2 file, spoken to over HTTP; one for all tests of a class. */
+/** The real application on a free port, with a real database, spoken to over HTTP; one for all tests of a class. */
 final class RunningServer implements BeforeAllCallback, AfterAllCallback {
     private static final JsonMapper JSON = JsonMapper.shared();
+
+    /** The same tests run on another database where {@code -Ddobbin.test-database=postgresql}. */
+    private static final boolean ON_POSTGRES = "postgresql".equals(System.getProperty("dobbin.test-database"));
 
     private final List<String> options;
     private final HttpClient http = HttpClient.newHttpClient();
     private List<String> people = List.of();
     private String frozen;
     private Path data;
+    private String database;
     private ConfigurableApplicationContext context;
 
     /** @param options more settings, {@code --name=value} */
@@ -49,6 +53,7 @@ final class RunningServer implements BeforeAllCallback, AfterAllCallback {
     @Override
     public void beforeAll(ExtensionContext test) throws IOException {
         data = Files.createTempDirectory("dobbin-test");
+        database = ON_POSTGRES ? Postgres.started().newDatabase() : null;
         if (frozen != null) {
             thaw();
         }
@@ -124,6 +129,9 @@ final class RunningServer implements BeforeAllCallback, AfterAllCallback {
         List<String> args = new ArrayList<>(options);
         args.add("--server.port=0");
         args.add("--dobbin.data-folder=" + data.toAbsolutePath());
+        if (database != null) {
+            args.add("--dobbin.database=" + database);
+        }
         context = DobbinServer.start(args.toArray(String[]::new));
     }
 

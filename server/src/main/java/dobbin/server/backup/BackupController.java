@@ -71,7 +71,8 @@ class BackupController {
         if (!known) {
             throw new NotFound("There is nothing at /api/backup.");
         }
-        data.needDisk(Files.size(folder.resolve(DataFolder.FILE)));
+        Path file = folder.resolve(DataFolder.FILE);
+        data.needDisk(Files.exists(file) ? Files.size(file) : 0);
         Path copy = spool.begin();
         try {
             data.copyTo(copy);

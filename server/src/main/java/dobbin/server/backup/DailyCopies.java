@@ -2,6 +2,7 @@ package dobbin.server.backup;
 
 import dobbin.server.Settings;
 import dobbin.server.data.DataStore;
+import dobbin.server.web.Refused;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -51,7 +52,7 @@ class DailyCopies {
                         Copying.to(file, data.folder(), data::copyTo).sentence());
             }
             removeOld(copies);
-        } catch (IOException | DataAccessException e) {
+        } catch (IOException | DataAccessException | Refused e) {
             LOG.error("There is no copy of today yet. See that the folder for copies is there and has room", e);
         }
     }

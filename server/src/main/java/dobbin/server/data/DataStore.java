@@ -5,39 +5,39 @@ import dobbin.server.web.Refused;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.sql.Connection;
 import java.sql.SQLException;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicLong;
 import javax.sql.DataSource;
 import org.h2.api.ErrorCode;
-import org.h2.engine.SessionLocal;
-import org.h2.jdbc.JdbcConnection;
-import org.h2.mvstore.MVStore;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.HttpStatus;
-import org.springframework.jdbc.core.ConnectionCallback;
 import org.springframework.jdbc.core.JdbcTemplate;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
-/** The data file as a file: that it has room, that what was answered is on the disk, and that it gives space back. */
+/** Where the data lie: that there is room, that what was answered is on the disk, and that space is given back. */
 @Component
 public class DataStore {
     private static final int MB = 1_000_000;
 
+    /** Classes of SQL states, and one state of PostgreSQL. */
+    private static final String UNREACHABLE = "08";
+
+    private static final String NOT_LET_IN = "28";
+    private static final String NO_SUCH_DATABASE = "3D000";
+
     private final Path folder;
     private final QuotaStore quota;
     private final long reserveBytes;
-    private final JdbcClient jdbc;
-    private final JdbcTemplate template;
+    private final Engine engine;
     private final AtomicLong changes = new AtomicLong();
 
-    DataStore(DataSource source, JdbcClient jdbc, QuotaStore quota, Settings settings) {
+    DataStore(
+            DataSource source, QuotaStore quota, Settings settings, @Value("${spring.datasource.url}") String address) {
         this.quota = quota;
         this.folder = Path.of(settings.dataFolder());
         this.reserveBytes = settings.diskReserve().toBytes();
-        this.jdbc = jdbc;
-        this.template = new JdbcTemplate(source);
+        this.engine = H2Store.isAt(address) ? new H2Store(new JdbcTemplate(source)) : new PostgresStore();
     }
 
     /**
@@ -47,7 +47,9 @@ public class DataStore {
      */
     public void needRoom(long bytes) {
         quota.need(bytes);
-        needDisk(bytes);
+        if (engine.isInTheFolder()) {
+            needDisk(bytes);
+        }
     }
 
     /**
@@ -74,7 +76,7 @@ public class DataStore {
 
     /** Waits until all that was committed is on the disk itself, so that it outlives a power cut. */
     public void force() {
-        jdbc.sql("CHECKPOINT SYNC").update();
+        engine.force();
         changes.incrementAndGet();
     }
 
@@ -82,14 +84,18 @@ public class DataStore {
         return folder;
     }
 
-    /** Writes a zip with the data file as it is at one moment, while others go on working with it. */
+    /**
+     * Writes a zip with the data as they are at one moment, while others go on working with them.
+     *
+     * @throws Refused where the database does that itself
+     */
     public void copyTo(Path zip) {
-        jdbc.sql(copying(zip)).update();
+        engine.copyTo(zip);
     }
 
-    /** @return the statement for that */
+    /** @return the statement that makes H2 write such a zip */
     public static String copying(Path zip) {
-        return "BACKUP TO '" + zip.toAbsolutePath().toString().replace("'", "''") + "'";
+        return H2Store.copying(zip);
     }
 
     /** @return counts what was written, to tell whether anything was since */
@@ -101,6 +107,15 @@ public class DataStore {
     public static Optional<String> whyItCannotBeOpened(Throwable failure) {
         if (!(failure instanceof SQLException database)) {
             return Optional.empty();
+        }
+        String state = String.valueOf(database.getSQLState());
+        if (state.startsWith(UNREACHABLE)) {
+            return Optional.of(
+                    "The database cannot be reached. See that it runs and that its address is right, then start Dobbin again.");
+        }
+        if (state.startsWith(NOT_LET_IN) || state.equals(NO_SUCH_DATABASE)) {
+            return Optional.of(
+                    "The database does not let Dobbin in. Look at its name, and at the user and password in DOBBIN_DATABASE_USER and DOBBIN_DATABASE_PASSWORD.");
         }
         return switch (database.getErrorCode()) {
             case ErrorCode.DATABASE_ALREADY_OPEN_1 ->
@@ -116,23 +131,12 @@ public class DataStore {
     }
 
     /**
+     * Gives back space that is not used any more, where the database does not do that itself.
+     *
      * @param millis about how long it may take; the rest waits for another time
-     * @return whether the file became smaller
+     * @return whether the data became smaller
      */
     public boolean compact(int millis) {
-        return Boolean.TRUE.equals(
-                template.execute((ConnectionCallback<Boolean>) connection -> compact(connection, millis)));
-    }
-
-    private static boolean compact(Connection connection, int millis) throws SQLException {
-        SessionLocal session =
-                (SessionLocal) connection.unwrap(JdbcConnection.class).getSession();
-        MVStore store = session.getDatabase().getStore().getMvStore();
-        long before = store.getFileStore().size();
-        store.compactFile(millis);
-        // What was freed leaves the file with the next thing that is written: this writes one that changes nothing.
-        store.setStoreVersion(store.getStoreVersion());
-        store.commit();
-        return store.getFileStore().size() < before;
+        return engine.compact(millis);
     }
 }

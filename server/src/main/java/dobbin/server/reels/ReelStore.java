@@ -39,12 +39,13 @@ class ReelStore {
             VALUES (:reel, :number, :title, :edit, :packed, :base, :made)""";
     private static final String REPLACE_STEP = """
             UPDATE step SET title = :title, packed_edit = :edit, packed = :packed, document = NULL, edit = NULL,
-                base = :base, made = :made, serial = NEXT VALUE FOR step_serial
+                base = :base, made = :made, serial = DEFAULT
             WHERE reel = :reel AND number = :number""";
     private static final String DELETE_UNDONE = "DELETE FROM step WHERE reel = :id AND number > :step";
     private static final String ADVANCE = """
             UPDATE reel SET revision = revision + 1, step = :step, touched = :now, card = :card
             WHERE id = :id AND revision = :revision AND removed_at IS NULL""";
+    private static final String LOCK = "SELECT id FROM reel WHERE id = :id FOR UPDATE";
     private static final String SET_CARD = "UPDATE reel SET card = :card WHERE id = :id";
     private static final String REMOVE = "UPDATE reel SET removed_at = :now WHERE id = :id AND removed_at IS NULL";
     private static final String RESTORE = "UPDATE reel SET removed_at = NULL WHERE id = :id";
@@ -195,6 +196,11 @@ class ReelStore {
     /** @param card null for one to be worked out anew */
     void setCard(String id, String card) {
         jdbc.sql(SET_CARD).param("id", id).param("card", card).update();
+    }
+
+    /** Call it in a transaction: until that ends, nobody else changes the reel. */
+    void lock(String id) {
+        jdbc.sql(LOCK).param("id", id).query(String.class).optional();
     }
 
     List<History.Step> steps(String id) {

@@ -270,10 +270,16 @@ public class Reels {
         }
     }
 
-    /** Where two changes come at once, the one that is late is made on what the other left. */
+    /** Where two changes come at once, the one that is late is made on what the other left, and lets nobody pass it then. */
     private OpenReel attempt(String id, Step step) {
         for (int attempt = 0; attempt < ATTEMPTS; attempt++) {
-            OpenReel changed = transaction.execute(status -> step.take(row(id)) ? open(id) : null);
+            boolean again = attempt > 0;
+            OpenReel changed = transaction.execute(status -> {
+                if (again) {
+                    store.lock(id);
+                }
+                return step.take(row(id)) ? open(id) : null;
+            });
             if (changed != null) {
                 return changed;
             }

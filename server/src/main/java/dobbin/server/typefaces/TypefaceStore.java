@@ -8,6 +8,7 @@ import dobbin.server.web.NotFound;
 import java.util.List;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
@@ -17,7 +18,7 @@ public class TypefaceStore {
     private static final Logger LOG = LoggerFactory.getLogger(TypefaceStore.class);
     private static final String SELECT_IDS = "SELECT id FROM typeface";
     private static final String SELECT = "SELECT bytes FROM typeface WHERE id = :id";
-    private static final String MERGE = "MERGE INTO typeface (id, bytes) VALUES (:id, :bytes)";
+    private static final String INSERT = "INSERT INTO typeface (id, bytes) VALUES (:id, :bytes)";
 
     private final JdbcClient jdbc;
     private final DataStore data;
@@ -42,9 +43,19 @@ public class TypefaceStore {
         String id = ContentName.of(file);
         OwnTypeface typeface = OwnTypeface.of(file, id);
         data.needRoom(file.length);
-        jdbc.sql(MERGE).param("id", id).param("bytes", file).update();
+        if (jdbc.sql(SELECT).param("id", id).query(byte[].class).optional().isEmpty()) {
+            insert(id, file);
+        }
         data.force();
         return typeface;
+    }
+
+    private void insert(String id, byte[] file) {
+        try {
+            jdbc.sql(INSERT).param("id", id).param("bytes", file).update();
+        } catch (DuplicateKeyException e) {
+            LOG.debug("The typeface {} came twice at once", id);
+        }
     }
 
     private void know(String id) {

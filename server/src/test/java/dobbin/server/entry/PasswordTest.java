@@ -71,8 +71,12 @@ class PasswordTest {
                 .contains("The password must have at least 8 characters.");
         assertThat(Password.problemWith(listeningEverywhere("dobbin.password", "lamp".repeat(19))))
                 .contains("The password must have at most 72 bytes.");
-        assertThat(Password.problemWith("--server.port=1", "--dobbin.password=Six lamps"))
-                .hasValueSatisfying(it -> assertThat(it).startsWith("A password as an argument"));
+        for (String told : new String[] {
+            "--dobbin.password=Six lamps", "--dobbin.database-password=x", "--spring.datasource.password=x"
+        }) {
+            assertThat(Password.problemWith("--server.port=1", told))
+                    .hasValueSatisfying(it -> assertThat(it).startsWith("A password as an argument"));
+        }
         assertThat(Password.problemWith("--dobbin.password-file=x")).isEmpty();
     }
 }
