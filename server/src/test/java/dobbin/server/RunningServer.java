@@ -53,7 +53,9 @@ final class RunningServer implements BeforeAllCallback, AfterAllCallback {
     @Override
     public void beforeAll(ExtensionContext test) throws IOException {
         data = Files.createTempDirectory("dobbin-test");
-        database = ON_POSTGRES ? Postgres.started().newDatabase() : null;
+        if (database == null && ON_POSTGRES) {
+            database = Postgres.started().newDatabase();
+        }
         if (frozen != null) {
             thaw();
         }
@@ -71,6 +73,12 @@ final class RunningServer implements BeforeAllCallback, AfterAllCallback {
     public void afterAll(ExtensionContext test) throws IOException {
         context.close();
         FileSystemUtils.deleteRecursively(data);
+    }
+
+    /** With a database of that address. */
+    RunningServer at(String address) {
+        database = address;
+        return this;
     }
 
     /** With people who have names. */

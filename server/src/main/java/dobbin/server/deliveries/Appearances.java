@@ -57,7 +57,7 @@ class Appearances {
                 slim, encoder.admission(), reel, encoder.drawing(open.seen()), turns.at(Turns.Urgency.LATER));
         double error = trials.trial(reel.delivery(), encoded, progress).error();
         store.setError(delivery, error);
-        hub.publish(open.id(), "delivered", Map.of("id", delivery));
+        hub.publishEverywhere(open.id(), "delivered", Map.of("id", delivery));
         return delivery;
     }
 }

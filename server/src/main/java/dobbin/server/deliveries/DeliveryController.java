@@ -161,7 +161,7 @@ class DeliveryController {
         if (open.reel().loop().isEmpty()) {
             throw new EditRejected("frames", "are missing: a loop needs at least one that is not left out");
         }
-        Job job = jobs.start(id, "Deliver " + name, view -> hub.publish(id, "job", view), progress -> {
+        Job job = jobs.start(id, "Deliver " + name, view -> hub.publishEverywhere(id, "job", view), progress -> {
             Delivered made = encoder.encode(open.seen(), progress);
             return keep(open, name, made);
         });

@@ -44,10 +44,9 @@ public final class Password {
     /** @return a sentence where an argument gives the password away, or nothing */
     public static Optional<String> problemWith(String... arguments) {
         return Arrays.stream(arguments).anyMatch(each -> each.matches("--[\\w.-]*password=.*"))
-                ? Optional.of(
-                        "A password as an argument can be read by every user of this machine. Set it as an"
-                                + " environment variable: DOBBIN_PASSWORD_FILE, DOBBIN_PASSWORD or"
-                                + " DOBBIN_DATABASE_PASSWORD.")
+                ? Optional.of("A password as an argument can be read by every user of this machine. Set it as an"
+                        + " environment variable: DOBBIN_PASSWORD_FILE, DOBBIN_PASSWORD or"
+                        + " DOBBIN_DATABASE_PASSWORD.")
                 : Optional.empty();
     }
 

@@ -1,9 +1,11 @@
 package dobbin.server.jobs;
 
+import dobbin.server.neighbors.Neighbors;
 import dobbin.server.web.Refused;
 import jakarta.annotation.PreDestroy;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.ExecutorService;
@@ -31,8 +33,13 @@ public class EventHub {
     /** How many streams are open there. */
     private final Map<String, Integer> ofAddress = new ConcurrentHashMap<>();
 
+    private final Neighbors neighbors;
     private final Map<String, List<Listener>> listeners = new ConcurrentHashMap<>();
     private final ExecutorService writers = Executors.newCachedThreadPool();
+
+    EventHub(Neighbors neighbors) {
+        this.neighbors = neighbors;
+    }
 
     /**
      * @param address of whoever listens
@@ -77,7 +84,18 @@ public class EventHub {
         return !listeners.getOrDefault(reel, List.of()).isEmpty();
     }
 
-    /** @param data becomes JSON */
+    /** @return the reels that somebody listens to */
+    public Set<String> listenedTo() {
+        return Set.copyOf(listeners.keySet());
+    }
+
+    /** Also to whoever listens to it at another Dobbin. @param data becomes JSON */
+    public void publishEverywhere(String reel, String event, Object data) {
+        publish(reel, event, data);
+        neighbors.tell(reel, event, data);
+    }
+
+    /** To whoever listens here. @param data becomes JSON */
     public void publish(String reel, String event, Object data) {
         for (Listener listener : listeners.getOrDefault(reel, List.of())) {
             listener.tell(() -> SseEmitter.event().name(event).data(data, MediaType.APPLICATION_JSON));

@@ -86,7 +86,7 @@ class LineUps {
                 : LiningUp.shownAt(part, other.still(), reel.canvas())
                         .orElseThrow(() -> new EditRejected(
                                 "area", "must show at least a tenth of the width and of the height of the still"));
-        return jobs.start(id, "Line up " + reel.name(), view -> hub.publish(id, "job", view), progress -> {
+        return jobs.start(id, "Line up " + reel.name(), view -> hub.publishEverywhere(id, "job", view), progress -> {
             List<Found> found = found(stills, other, area, motion, reel.canvas(), progress);
             move(id, found, other, edges);
             return sentence(found, other);
@@ -103,7 +103,7 @@ class LineUps {
         if (edges == Edges.FILL) {
             throw new EditRejected("edges", "cannot be filled from one still where the view pans");
         }
-        return jobs.start(id, "Steady " + reel.name(), view -> hub.publish(id, "job", view), progress -> {
+        return jobs.start(id, "Steady " + reel.name(), view -> hub.publishEverywhere(id, "job", view), progress -> {
             List<Optional<Step>> steps = inParallel(
                     IntStream.range(0, stills.size()).boxed().toList(),
                     i -> i == 0

@@ -10,6 +10,7 @@ import dobbin.reel.PictureRef;
 import dobbin.reel.Reel;
 import dobbin.server.access.Rights;
 import dobbin.server.data.DataStore;
+import dobbin.server.neighbors.Neighbors;
 import dobbin.server.people.SignedIn;
 import dobbin.server.pictures.PictureInfo;
 import dobbin.server.pictures.PictureLibrary;
@@ -32,6 +33,9 @@ import org.springframework.transaction.support.TransactionTemplate;
 /** Opens, changes, undoes. One change is one transaction: the edit and the whole document after it. */
 @Service
 public class Reels {
+    /** What other Dobbins are told of a reel that was changed. */
+    public static final String CHANGED = "changed";
+
     private static final int ATTEMPTS = 10;
     private static final int NEAR = 8;
     private static final int REELS_REMEMBERED = 16;
@@ -49,6 +53,7 @@ public class Reels {
     private final PictureLibrary pictures;
     private final TransactionTemplate transaction;
     private final DataStore data;
+    private final Neighbors neighbors;
     private final ApplicationEventPublisher changes;
 
     Reels(
@@ -58,7 +63,9 @@ public class Reels {
             PictureLibrary pictures,
             TransactionTemplate transaction,
             DataStore data,
+            Neighbors neighbors,
             ApplicationEventPublisher changes) {
+        this.neighbors = neighbors;
         this.store = store;
         this.documents = documents;
         this.cards = cards;
@@ -263,6 +270,7 @@ public class Reels {
             OpenReel changed = attempt(id, step);
             data.force();
             changes.publishEvent(new Changed(changed));
+            neighbors.tell(id, CHANGED, changed.revision());
             return changed;
         } catch (EditRejected | StaleBase e) {
             changes.publishEvent(new Changed(open(id)));

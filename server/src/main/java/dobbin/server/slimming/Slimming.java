@@ -160,7 +160,9 @@ class Slimming {
                 open.id(),
                 (id, before) -> before != null && before.isRunning()
                         ? before
-                        : new Search(jobs.start(open.id(), title, view -> hub.publish(id, "job", view), work), fits));
+                        : new Search(
+                                jobs.start(open.id(), title, view -> hub.publishEverywhere(id, "job", view), work),
+                                fits));
         if (search.fits != fits) {
             throw new Refused(
                     HttpStatus.CONFLICT,
@@ -205,7 +207,7 @@ class Slimming {
                 encoded.size().height(),
                 picture);
         data.force();
-        hub.publish(open.id(), "tried", Map.of("id", row.id()));
+        hub.publishEverywhere(open.id(), "tried", Map.of("id", row.id()));
     }
 
     /** The worst frame, no larger than the chart shows it. */

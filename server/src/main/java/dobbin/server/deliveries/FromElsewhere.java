@@ -1,0 +1,52 @@
+package dobbin.server.deliveries;
+
+import dobbin.server.jobs.EventHub;
+import dobbin.server.neighbors.Neighbors;
+import dobbin.server.reels.Reels;
+import dobbin.server.web.NotFound;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+
+/** What other Dobbins did, for whoever listens here: a reel that was changed there is changed here, too. */
+@Component
+class FromElsewhere {
+    private static final Logger LOG = LoggerFactory.getLogger(FromElsewhere.class);
+
+    private final EventHub hub;
+    private final Reels reels;
+    private final ApplicationEventPublisher events;
+
+    FromElsewhere(EventHub hub, Reels reels, ApplicationEventPublisher events) {
+        this.hub = hub;
+        this.reels = reels;
+        this.events = events;
+    }
+
+    @EventListener
+    void told(Neighbors.Told told) {
+        if (told.event().equals(Reels.CHANGED)) {
+            changed(told.reel());
+        } else {
+            hub.publish(told.reel(), told.event(), told.data());
+        }
+    }
+
+    @EventListener
+    void missed(Neighbors.Missed event) {
+        hub.listenedTo().forEach(this::changed);
+    }
+
+    private void changed(String reel) {
+        if (hub.hasListeners(reel)) {
+            try {
+                events.publishEvent(new Reels.Changing(reel));
+                events.publishEvent(new Reels.Changed(reels.open(reel)));
+            } catch (NotFound e) {
+                LOG.debug("The reel {} was removed elsewhere", reel, e);
+            }
+        }
+    }
+}
