@@ -3,6 +3,8 @@ package dobbin.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dobbin.server.RunningServer.Answer;
+import dobbin.skerry.DemoFile;
+import dobbin.skerry.SkerryPoint;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
@@ -102,6 +104,33 @@ class NeighborsTest {
         assertThat(file.body())
                 .isEqualTo(one.get("/api/deliveries/" + job.get("result").asString() + ".gif")
                         .body());
+    }
+
+    @Test
+    void whereOneEndsInTheMiddleOfADeliveryTheOtherMakesIt() {
+        StringBuilder stills = new StringBuilder();
+        for (DemoFile file : SkerryPoint.sunrise().files()) {
+            JsonNode taken = one.upload(file.name(), file.bytes()).json().at("/stills/0");
+            stills.append(stills.isEmpty() ? "" : ",").append(taken);
+        }
+        JsonNode empty = one.post("/api/reels", "{\"name\":\"Sunrise\"}").json();
+        one.edit(empty, "{\"type\":\"addStills\",\"after\":0,\"stills\":[" + stills + "],\"gathering\":\"\"}");
+        String path = "/api/reels/" + empty.get("id").asString() + "/deliveries";
+        JsonNode job = one.post(path, "{\"name\":\"Sunrise\"}").json();
+        try (RunningServer.Stopped stopped = one.stopped()) {
+            assertThat(stopped.data()).exists();
+            JsonNode ended = other.ended(job);
+            assertThat(ended.get("state").asString()).isEqualTo("DONE");
+            assertThat(other.get(path).json()).hasSize(1);
+            assertThat(other.get("/api/deliveries/" + ended.get("result").asString() + ".gif")
+                            .status())
+                    .isEqualTo(200);
+        }
+        assertThat(one.get("/api/jobs/" + job.get("id").asString())
+                        .json()
+                        .get("state")
+                        .asString())
+                .isEqualTo("DONE");
     }
 
     @Test

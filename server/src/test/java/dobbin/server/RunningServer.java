@@ -218,15 +218,15 @@ final class RunningServer implements BeforeAllCallback, AfterAllCallback {
         return edit(reel, "{\"type\":\"addStills\",\"after\":0,\"stills\":[" + stills + "],\"gathering\":\"\"}").json;
     }
 
-    /** @return what is there once it is as wanted, within 20 seconds */
+    /** @return what is there once it is as wanted, within 40 seconds */
     JsonNode until(String path, Predicate<JsonNode> wanted) {
-        long deadline = System.nanoTime() + Duration.ofSeconds(20).toNanos();
+        long deadline = System.nanoTime() + Duration.ofSeconds(40).toNanos();
         JsonNode now = get(path).json;
         while (!wanted.test(now) && System.nanoTime() < deadline) {
             LockSupport.parkNanos(Duration.ofMillis(10).toNanos());
             now = get(path).json;
         }
-        assertThat(wanted.test(now)).as("%s after 20 s: %s", path, now).isTrue();
+        assertThat(wanted.test(now)).as("%s after 40 s: %s", path, now).isTrue();
         return now;
     }
 

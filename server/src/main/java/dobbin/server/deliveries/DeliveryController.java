@@ -6,14 +6,12 @@ import dobbin.inspect.Notice;
 import dobbin.inspect.PageCheck;
 import dobbin.reel.Delivery;
 import dobbin.reel.Ranges;
-import dobbin.reel.Reel;
 import dobbin.server.access.Presence;
 import dobbin.server.access.Right;
 import dobbin.server.access.Rights;
 import dobbin.server.data.DataStore;
 import dobbin.server.jobs.EventHub;
 import dobbin.server.jobs.Job;
-import dobbin.server.jobs.Jobs;
 import dobbin.server.reels.OpenReel;
 import dobbin.server.reels.Reels;
 import dobbin.server.reels.Seen;
@@ -24,18 +22,12 @@ import dobbin.server.work.Turns.Urgency;
 import dobbin.slim.Delivered;
 import dobbin.slim.Drawing;
 import dobbin.slim.Framed;
-import dobbin.timing.Hundredths;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.temporal.ChronoUnit;
-import java.util.Arrays;
 import java.util.List;
-import java.util.Set;
-import java.util.UUID;
-import java.util.stream.Collectors;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -62,9 +54,8 @@ class DeliveryController {
     private final Encoder encoder;
     private final Weights weights;
     private final DeliveryStore store;
-    private final Appearances appearances;
     private final Turns turns;
-    private final Jobs jobs;
+    private final Orders orders;
     private final EventHub hub;
     private final DataStore data;
     private final Rights rights;
@@ -75,9 +66,8 @@ class DeliveryController {
             Encoder encoder,
             Weights weights,
             DeliveryStore store,
-            Appearances appearances,
             Turns turns,
-            Jobs jobs,
+            Orders orders,
             EventHub hub,
             DataStore data,
             Rights rights,
@@ -89,9 +79,8 @@ class DeliveryController {
         this.encoder = encoder;
         this.weights = weights;
         this.store = store;
-        this.appearances = appearances;
         this.turns = turns;
-        this.jobs = jobs;
+        this.orders = orders;
         this.hub = hub;
     }
 
@@ -161,11 +150,7 @@ class DeliveryController {
         if (open.reel().loop().isEmpty()) {
             throw new EditRejected("frames", "are missing: a loop needs at least one that is not left out");
         }
-        Job job = jobs.start(id, "Deliver " + name, view -> hub.publishEverywhere(id, "job", view), progress -> {
-            Delivered made = encoder.encode(open.seen(), progress);
-            return keep(open, name, made);
-        });
-        return job.view();
+        return orders.take(open, name).view();
     }
 
     /** The file itself; it never changes. With {@code download} the browser saves it under its name. */
@@ -213,41 +198,5 @@ class DeliveryController {
             throw new NotFound("There is no delivery " + delivery + " of this reel that was deleted in the last day.");
         }
         data.force();
-    }
-
-    private String keep(OpenReel open, String name, Delivered made) {
-        Reel reel = open.reel();
-        int hundredths = Arrays.stream(Hundredths.apportion(reel.deliveredDelaysMillis()))
-                .sum();
-        DeliveryStore.Entry entry = new DeliveryStore.Entry(
-                UUID.randomUUID().toString(),
-                freeName(open.id(), name),
-                Instant.now().truncatedTo(ChronoUnit.MILLIS),
-                made.size().width(),
-                made.size().height(),
-                made.frames(),
-                made.colors(),
-                reel.plays().times(),
-                10 * hundredths,
-                made.bytes().length,
-                true,
-                null);
-        data.needRoom(made.bytes().length);
-        store.insert(open.id(), entry, made.bytes(), reel.delivery());
-        data.force();
-        appearances.look(open, entry.id());
-        return entry.id();
-    }
-
-    /** @return the name, or where the reel has a delivery of that name, the name and the next free number */
-    private String freeName(String reel, String name) {
-        Set<String> taken =
-                store.ofReel(reel).stream().map(DeliveryStore.Entry::name).collect(Collectors.toSet());
-        String free = name;
-        for (int number = 2; taken.contains(free); number++) {
-            String suffix = " " + number;
-            free = name.substring(0, Math.min(name.length(), Ranges.MAX_NAME_LENGTH - suffix.length())) + suffix;
-        }
-        return free;
     }
 }

@@ -1,6 +1,7 @@
 package dobbin.server.deliveries;
 
 import dobbin.server.jobs.EventHub;
+import dobbin.server.jobs.Jobs;
 import dobbin.server.neighbors.Neighbors;
 import dobbin.server.reels.Reels;
 import dobbin.server.web.NotFound;
@@ -16,11 +17,13 @@ class FromElsewhere {
     private static final Logger LOG = LoggerFactory.getLogger(FromElsewhere.class);
 
     private final EventHub hub;
+    private final Jobs jobs;
     private final Reels reels;
     private final ApplicationEventPublisher events;
 
-    FromElsewhere(EventHub hub, Reels reels, ApplicationEventPublisher events) {
+    FromElsewhere(EventHub hub, Jobs jobs, Reels reels, ApplicationEventPublisher events) {
         this.hub = hub;
+        this.jobs = jobs;
         this.reels = reels;
         this.events = events;
     }
@@ -29,6 +32,8 @@ class FromElsewhere {
     void told(Neighbors.Told told) {
         if (told.event().equals(Reels.CHANGED)) {
             changed(told.reel());
+        } else if (told.event().equals(Jobs.STOP)) {
+            jobs.stop(told.data().asString());
         } else {
             hub.publish(told.reel(), told.event(), told.data());
         }

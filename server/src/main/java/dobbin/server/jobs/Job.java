@@ -2,7 +2,6 @@ package dobbin.server.jobs;
 
 import dobbin.slim.Progress;
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.util.UUID;
 import java.util.concurrent.CancellationException;
 import java.util.function.Consumer;
 
@@ -32,7 +31,7 @@ public final class Job {
             @Schema(types = {"string", "null"}) String result,
             @Schema(types = {"string", "null"}) String problem) {}
 
-    private final String id = UUID.randomUUID().toString();
+    private final String id;
     private final String reel;
     private final String title;
     private volatile Consumer<View> listener;
@@ -44,7 +43,8 @@ public final class Job {
     private long lastTold;
     private volatile boolean cancelled;
 
-    Job(String reel, String title, Consumer<View> listener) {
+    Job(String id, String reel, String title, Consumer<View> listener) {
+        this.id = id;
         this.reel = reel;
         this.title = title;
         this.listener = listener;

@@ -2,20 +2,29 @@ package dobbin.server.jobs;
 
 import dobbin.server.access.Right;
 import dobbin.server.access.Rights;
+import dobbin.server.neighbors.Neighbors;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
 
-/** How a job stands, and stopping it. */
+/** How a job stands, and stopping it, wherever it runs. */
 @RestController
 class JobController {
     private final Jobs jobs;
+    private final Jobs.Elsewhere elsewhere;
     private final Rights rights;
+    private final Neighbors neighbors;
+    private final ApplicationEventPublisher events;
 
-    JobController(Jobs jobs, Rights rights) {
+    JobController(
+            Jobs jobs, Jobs.Elsewhere elsewhere, Rights rights, Neighbors neighbors, ApplicationEventPublisher events) {
         this.jobs = jobs;
+        this.elsewhere = elsewhere;
         this.rights = rights;
+        this.neighbors = neighbors;
+        this.events = events;
     }
 
     @GetMapping("/api/jobs/{id}")
@@ -25,17 +34,20 @@ class JobController {
 
     @DeleteMapping("/api/jobs/{id}")
     Job.View cancel(@PathVariable String id) {
-        Job job = found(id, Right.WORK);
-        job.cancel();
-        return job.view();
+        Jobs.Found found = found(id, Right.WORK);
+        jobs.stop(id);
+        events.publishEvent(new Jobs.Stopped(id));
+        neighbors.tell(found.reel(), Jobs.STOP, id);
+        return found.view();
     }
 
-    private Job found(String id, Right least) {
-        Job job = jobs.find(id);
-        if (rights.ofWhoAsks(job.reel()) == Right.NOTHING) {
-            throw Jobs.noJob(id);
-        }
-        rights.check(job.reel(), least);
-        return job;
+    private Jobs.Found found(String id, Right least) {
+        Jobs.Found found = jobs.here(id)
+                .map(job -> new Jobs.Found(job.reel(), job.view()))
+                .or(() -> elsewhere.find(id))
+                .filter(job -> rights.ofWhoAsks(job.reel()) != Right.NOTHING)
+                .orElseThrow(() -> Jobs.noJob(id));
+        rights.check(found.reel(), least);
+        return found;
     }
 }

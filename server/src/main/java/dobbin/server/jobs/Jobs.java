@@ -9,6 +9,8 @@ import dobbin.server.work.Lines;
 import dobbin.slim.Progress;
 import jakarta.annotation.PreDestroy;
 import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
@@ -25,6 +27,9 @@ import org.springframework.stereotype.Service;
 @Service
 public class Jobs {
     private static final Logger LOG = LoggerFactory.getLogger(Jobs.class);
+    /** What other Dobbins are told of a job that is to be stopped. */
+    public static final String STOP = "stop";
+
     private static final int AT_A_TIME = 4;
     /** So that there is room for another's, however much one has begun. */
     private static final int MOST_OF_ONE = AT_A_TIME - 1;
@@ -47,7 +52,12 @@ public class Jobs {
      * @param listener told of every change, not too often, on the job's own threads
      */
     public Job start(String reel, String title, Consumer<Job.View> listener, Work work) {
-        Job job = new Job(reel, title, listener);
+        return start(UUID.randomUUID().toString(), reel, title, listener, work);
+    }
+
+    /** As above, of work that has an id already. */
+    public Job start(String id, String reel, String title, Consumer<Job.View> listener, Work work) {
+        Job job = new Job(id, reel, title, listener);
         underWay.put(job.id(), job);
         try {
             lines.execute(() -> run(job, work));
@@ -72,13 +82,26 @@ public class Jobs {
         return underWay.size();
     }
 
-    public Job find(String id) {
+    /** Told when somebody stops a job, wherever it runs. */
+    public record Stopped(String id) {}
+
+    /** A job, wherever it runs. */
+    public record Found(String reel, Job.View view) {}
+
+    /** Knows jobs that other Dobbins have, or had before they ended. */
+    public interface Elsewhere {
+        Optional<Found> find(String id);
+    }
+
+    /** @return the job, where it runs here or ended here not long ago */
+    Optional<Job> here(String id) {
         Job job = underWay.get(id);
-        job = job == null ? ended.getIfPresent(id) : job;
-        if (job == null) {
-            throw noJob(id);
-        }
-        return job;
+        return Optional.ofNullable(job == null ? ended.getIfPresent(id) : job);
+    }
+
+    /** Stops it if it runs here. */
+    public void stop(String id) {
+        Optional.ofNullable(underWay.get(id)).ifPresent(Job::cancel);
     }
 
     static NotFound noJob(String id) {
