@@ -11,6 +11,7 @@ import dobbin.server.jobs.Jobs;
 import dobbin.server.people.SignedIn;
 import dobbin.server.reels.OpenReel;
 import dobbin.server.reels.Seen;
+import dobbin.server.web.Refused;
 import dobbin.server.work.Whose;
 import dobbin.slim.Delivered;
 import dobbin.slim.Progress;
@@ -85,7 +86,12 @@ class Orders implements Jobs.Elsewhere {
                 1);
         orders.insert(order);
         data.force();
-        return begin(order, open);
+        try {
+            return begin(order, open);
+        } catch (Refused e) {
+            orders.delete(order.id());
+            throw e;
+        }
     }
 
     /** Holds on what is made here, and takes over what nobody holds any more. */
@@ -94,7 +100,7 @@ class Orders implements Jobs.Elsewhere {
         try {
             orders.hold(held);
             orders.left().forEach(id -> orders.take(id).ifPresent(this::takeOver));
-        } catch (DataAccessException e) {
+        } catch (DataAccessException | Refused e) {
             LOG.warn("Deliveries that nobody makes any more are looked for again later: {}", e.getMessage());
         }
     }
@@ -119,12 +125,17 @@ class Orders implements Jobs.Elsewhere {
 
     private Job begin(Order order, OpenReel open) {
         held.add(order.id());
-        return jobs.start(
-                order.id(),
-                open.id(),
-                "Deliver " + order.name(),
-                view -> hub.publishEverywhere(open.id(), "job", view),
-                progress -> made(order, open, progress));
+        try {
+            return jobs.start(
+                    order.id(),
+                    open.id(),
+                    "Deliver " + order.name(),
+                    view -> hub.publishEverywhere(open.id(), "job", view),
+                    progress -> made(order, open, progress));
+        } catch (Refused e) {
+            held.remove(order.id());
+            throw e;
+        }
     }
 
     /** What fails here would fail elsewhere; what is stopped with its Dobbin is left for another. */
