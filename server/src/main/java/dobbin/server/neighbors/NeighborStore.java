@@ -1,5 +1,6 @@
 package dobbin.server.neighbors;
 
+import jakarta.annotation.PreDestroy;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
@@ -11,10 +12,13 @@ import org.postgresql.PGConnection;
 import org.postgresql.PGNotification;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
 
 /** A channel of notifications in a PostgreSQL database, heard of over a connection of its own. */
-final class NeighborStore {
+@Repository
+class NeighborStore {
     private static final Logger LOG = LoggerFactory.getLogger(NeighborStore.class);
     private static final String ADDRESS = "jdbc:postgresql:";
     private static final String LISTEN = "LISTEN dobbin";
@@ -26,24 +30,22 @@ final class NeighborStore {
     private final String address;
     private final String user;
     private final String password;
-    private final Consumer<String> heard;
-    private final Runnable missed;
-    private final Thread listening = new Thread(this::listenAgainAndAgain, "neighbors");
+    private volatile Thread listening;
     private volatile boolean stopped;
 
-    /** @param missed called when the connection is there again after it was lost */
     NeighborStore(
-            JdbcClient jdbc, String address, String user, String password, Consumer<String> heard, Runnable missed) {
+            JdbcClient jdbc,
+            @Value("${spring.datasource.url}") String address,
+            @Value("${spring.datasource.username}") String user,
+            @Value("${spring.datasource.password}") String password) {
         this.jdbc = jdbc;
         this.address = address;
         this.user = user;
         this.password = password;
-        this.heard = heard;
-        this.missed = missed;
-        listening.setDaemon(true);
     }
 
-    static boolean isPossibleAt(String address) {
+    /** @return whether others can work with the same database */
+    boolean isThere() {
         return address.startsWith(ADDRESS);
     }
 
@@ -51,19 +53,30 @@ final class NeighborStore {
         jdbc.sql(TELL).param("message", message).query((row, n) -> 1).list();
     }
 
-    void listen() {
+    /**
+     * Listens from now on.
+     *
+     * @param heard called with each message, one's own too
+     * @param missed called when the connection is there again after it was lost
+     */
+    void listen(Consumer<String> heard, Runnable missed) {
+        listening = new Thread(() -> listenAgainAndAgain(heard, missed), "neighbors");
+        listening.setDaemon(true);
         listening.start();
     }
 
+    @PreDestroy
     void stop() {
         stopped = true;
-        listening.interrupt();
+        if (listening != null) {
+            listening.interrupt();
+        }
     }
 
-    private void listenAgainAndAgain() {
+    private void listenAgainAndAgain(Consumer<String> heard, Runnable missed) {
         for (boolean again = false; !stopped; again = true) {
             try (Connection connection = DriverManager.getConnection(address, user, password)) {
-                listen(connection, again);
+                listen(connection, heard, again ? missed : () -> {});
             } catch (SQLException e) {
                 if (!stopped) {
                     LOG.warn("Other Dobbins are not heard of until the database answers again: {}", e.getMessage());
@@ -73,13 +86,11 @@ final class NeighborStore {
         }
     }
 
-    private void listen(Connection connection, boolean again) throws SQLException {
+    private void listen(Connection connection, Consumer<String> heard, Runnable begun) throws SQLException {
         try (Statement statement = connection.createStatement()) {
             statement.execute(LISTEN);
         }
-        if (again) {
-            missed.run();
-        }
+        begun.run();
         PGConnection notifications = connection.unwrap(PGConnection.class);
         while (!stopped) {
             for (PGNotification each : notifications.getNotifications(PATIENCE_MILLIS)) {

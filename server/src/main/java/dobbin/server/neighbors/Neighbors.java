@@ -1,15 +1,12 @@
 package dobbin.server.neighbors;
 
-import jakarta.annotation.PreDestroy;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
 import org.springframework.dao.DataAccessException;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
@@ -25,18 +22,10 @@ public class Neighbors {
     private final ApplicationEventPublisher events;
     private final JsonMapper json;
 
-    Neighbors(
-            JdbcClient jdbc,
-            ApplicationEventPublisher events,
-            JsonMapper json,
-            @Value("${spring.datasource.url}") String address,
-            @Value("${spring.datasource.username}") String user,
-            @Value("${spring.datasource.password}") String password) {
+    Neighbors(NeighborStore channel, ApplicationEventPublisher events, JsonMapper json) {
+        this.channel = channel;
         this.events = events;
         this.json = json;
-        this.channel = NeighborStore.isPossibleAt(address)
-                ? new NeighborStore(jdbc, address, user, password, this::heard, () -> events.publishEvent(new Missed()))
-                : null;
     }
 
     /** Told to the rest of the application when something happened to a reel in another Dobbin. */
@@ -49,7 +38,7 @@ public class Neighbors {
 
     /** @param data becomes JSON */
     public void tell(String reel, String event, Object data) {
-        if (channel == null) {
+        if (!channel.isThere()) {
             return;
         }
         try {
@@ -73,15 +62,8 @@ public class Neighbors {
 
     @EventListener
     void ready(ApplicationReadyEvent event) {
-        if (channel != null) {
-            channel.listen();
-        }
-    }
-
-    @PreDestroy
-    void stop() {
-        if (channel != null) {
-            channel.stop();
+        if (channel.isThere()) {
+            channel.listen(this::heard, () -> events.publishEvent(new Missed()));
         }
     }
 }
