@@ -11,7 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 
-/** The packaged application as its own process, as people run it. */
+/** The packaged application as its own process, as the launcher runs it: with what was worked out at build time. */
 final class App implements AutoCloseable {
     private final Path data;
     private final int port;
@@ -68,6 +68,7 @@ final class App implements AutoCloseable {
         List<String> command = new ArrayList<>(List.of(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "-Xmx1g",
+                "-Dspring.aot.enabled=true",
                 "-jar",
                 System.getProperty("dobbin.app"),
                 "--server.port=" + port,

@@ -33,7 +33,7 @@ class FromElsewhere {
         if (told.event().equals(Reels.CHANGED)) {
             changed(told.reel());
         } else if (told.event().equals(Jobs.STOP)) {
-            jobs.stop(told.data().asString());
+            jobs.cancel(told.data().asString());
         } else {
             hub.publish(told.reel(), told.event(), told.data());
         }

@@ -35,7 +35,7 @@ class JobController {
     @DeleteMapping("/api/jobs/{id}")
     Job.View cancel(@PathVariable String id) {
         Jobs.Found found = found(id, Right.WORK);
-        jobs.stop(id);
+        jobs.cancel(id);
         events.publishEvent(new Jobs.Stopped(id));
         neighbors.tell(found.reel(), Jobs.STOP, id);
         return found.view();

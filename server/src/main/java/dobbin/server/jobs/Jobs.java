@@ -100,7 +100,7 @@ public class Jobs {
     }
 
     /** Stops it if it runs here. */
-    public void stop(String id) {
+    public void cancel(String id) {
         Optional.ofNullable(underWay.get(id)).ifPresent(Job::cancel);
     }
 
