@@ -10,6 +10,7 @@ import java.util.Base64;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 
 /**
  * A clip that the browser recorded of a canvas. Its pictures show their number as eight bars, the lowest bit on the left.
@@ -46,6 +47,15 @@ record RecordedClip(byte[] file, List<Double> times) {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    /** @return the numbers of the pictures that show within so many milliseconds of a moment of the clip */
+    List<Integer> shownAt(int millis, int within) {
+        return IntStream.range(0, times.size())
+                .filter(i -> times.get(i) - times.get(0) <= millis + within)
+                .filter(i -> i + 1 == times.size() || times.get(i + 1) - times.get(0) >= millis - within)
+                .boxed()
+                .toList();
     }
 
     FilePayload named(String name) {
