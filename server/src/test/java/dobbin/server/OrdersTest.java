@@ -3,18 +3,19 @@ package dobbin.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dobbin.document.ReelDocument;
+import dobbin.server.RunningServer.Answer;
 import dobbin.server.reels.Reels;
 import java.nio.charset.StandardCharsets;
-import java.time.Duration;
+import java.util.Map;
 import java.util.UUID;
-import java.util.concurrent.locks.LockSupport;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
-/** Deliveries that were asked for and not made, since their Dobbin was killed. */
+/** Jobs that were asked for and not done, since their Dobbin was killed, or that another Dobbin does. */
 class OrdersTest {
     private static final String LEFT = "CURRENT_TIMESTAMP - INTERVAL '1' SECOND";
     private static final String HELD = "CURRENT_TIMESTAMP + INTERVAL '60' SECOND";
@@ -30,31 +31,34 @@ class OrdersTest {
     }
 
     /** As a Dobbin leaves it that is killed. */
-    private String order(String name, int tries, String heldUntil) {
+    private String left(String kind, String request, int tries, String heldUntil) {
         String id = UUID.randomUUID().toString();
-        byte[] document = ReelDocument.write(server.bean(Reels.class).open(reel).reel());
         server.bean(JdbcTemplate.class)
                 .update(
-                        "INSERT INTO delivery_order (id, reel, name, document, tries, held_until) VALUES (?, ?, ?, ?, ?, "
-                                + heldUntil + ")",
+                        "INSERT INTO job (id, reel, kind, title, request, tries, alone, held_until)"
+                                + " VALUES (?, ?, ?, 'Tide', ?, ?, ?, " + heldUntil + ")",
                         id,
                         reel,
-                        name,
-                        new String(document, StandardCharsets.UTF_8),
-                        tries);
+                        kind,
+                        request,
+                        tries,
+                        kind.equals("search") ? kind + " " + reel : null);
         return id;
     }
 
-    private static int orders() {
-        return server.bean(JdbcTemplate.class).queryForObject("SELECT COUNT(*) FROM delivery_order", Integer.class);
+    private String delivery(int tries, String heldUntil) {
+        byte[] document = ReelDocument.write(server.bean(Reels.class).open(reel).reel());
+        String text = new String(document, StandardCharsets.UTF_8);
+        return left(
+                "delivery",
+                JsonMapper.shared().writeValueAsString(Map.of("name", "Tide", "document", text)),
+                tries,
+                heldUntil);
     }
 
-    private static void awaitNoOrders() {
-        long deadline = System.nanoTime() + Duration.ofSeconds(20).toNanos();
-        while (orders() > 0 && System.nanoTime() < deadline) {
-            LockSupport.parkNanos(Duration.ofMillis(20).toNanos());
-        }
-        assertThat(orders()).isZero();
+    private static JsonNode ended(String id) {
+        return server.until(
+                "/api/jobs/" + id, job -> !job.get("state").asString().equals("RUNNING"));
     }
 
     private JsonNode deliveries() {
@@ -62,38 +66,87 @@ class OrdersTest {
     }
 
     @Test
-    void oneThatNobodyHoldsIsMadeOfTheReelAsItWas() {
-        String id = order("Tide", 1, LEFT);
+    void aDeliveryThatNobodyHoldsIsMadeOfTheReelAsItWas() {
+        String id = delivery(1, LEFT);
         server.edit(
                 server.get("/api/reels/" + reel).json(),
                 "{\"type\":\"setDelay\",\"frames\":[1,2],\"delayMillis\":500}");
-        JsonNode job = server.until(
-                "/api/jobs/" + id, state -> state.get("state").asString().equals("DONE"));
+        JsonNode job = ended(id);
         assertThat(deliveries()).hasSize(1);
         assertThat(deliveries().at("/0/id")).isEqualTo(job.get("result"));
         assertThat(deliveries().at("/0/name").asString()).isEqualTo("Tide");
         assertThat(deliveries().at("/0/millis").asInt())
                 .as("before it was changed")
                 .isEqualTo(200);
-        assertThat(orders()).isZero();
         server.restart();
         assertThat(server.get("/api/jobs/" + id).json().get("result")).isEqualTo(job.get("result"));
     }
 
     @Test
-    void oneThatAnotherHoldsIsLeftAloneAndCanBeStopped() {
-        String id = order("Tide", 1, HELD);
+    void aSearchThatNobodyHoldsIsGoneOnWith() {
+        String id = left("search", "{\"fits\":true,\"mayNarrow\":false,\"mayThin\":false}", 1, LEFT);
+        assertThat(server.get("/api/reels/" + reel + "/searches")
+                        .json()
+                        .at("/0/job/id")
+                        .asString())
+                .isEqualTo(id);
+        JsonNode job = ended(id);
+        assertThat(job.get("state").asString()).isEqualTo("DONE");
+        assertThat(job.get("result").asString()).isNotEmpty();
+        assertThat(server.get("/api/reels/" + reel + "/searches").json()).isEmpty();
+    }
+
+    @Test
+    void thereIsOneSearchOfAReelAtATimeAlsoWhereAnotherDobbinHasIt() {
+        String id = left("search", "{\"fits\":false,\"mayNarrow\":false,\"mayThin\":false}", 1, HELD);
+        assertThat(server.post("/api/reels/" + reel + "/explorations", "")
+                        .json()
+                        .get("id")
+                        .asString())
+                .isEqualTo(id);
+        Answer refused = server.post("/api/reels/" + reel + "/fittings", "{\"width\":false,\"frames\":false}");
+        assertThat(refused.status()).isEqualTo(409);
+        assertThat(refused.detail()).isEqualTo("Settings are being explored. Wait for that, or stop it first.");
+        server.delete("/api/jobs/" + id);
+        JsonNode job = server.post("/api/reels/" + reel + "/fittings", "{\"width\":false,\"frames\":false}")
+                .json();
+        assertThat(job.get("id").asString()).isNotEqualTo(id);
+        assertThat(server.ended(job).get("state").asString()).isEqualTo("DONE");
+    }
+
+    @Test
+    void liningUpThatNobodyHoldsIsDoneInOneStep() {
+        String id = left(
+                "line-up",
+                "{\"frames\":[1,2],\"to\":1,\"edges\":\"LEAVE\",\"area\":{\"x\":0,\"y\":0,\"width\":0,\"height\":0},\"motion\":\"SIMILARITY\"}",
+                1,
+                LEFT);
+        JsonNode job = ended(id);
+        assertThat(job.get("result").asString()).contains("frame 1");
+    }
+
+    @Test
+    void whatAnotherHoldsIsLeftAloneAndCanBeStopped() {
+        String id = delivery(1, HELD);
         assertThat(server.get("/api/jobs/" + id).json().get("state").asString()).isEqualTo("RUNNING");
         server.delete("/api/jobs/" + id);
-        assertThat(orders()).isZero();
-        assertThat(server.get("/api/jobs/" + id).status()).isEqualTo(404);
+        assertThat(server.get("/api/jobs/" + id).json().get("state").asString()).isEqualTo("CANCELLED");
         assertThat(deliveries()).isEmpty();
     }
 
     @Test
-    void oneThatEndedItsDobbinThreeTimesIsGivenUp() {
-        order("Tide", 3, LEFT);
-        awaitNoOrders();
+    void whatEndedItsDobbinThreeTimesIsGivenUpAndSaysSo() {
+        JsonNode job = ended(delivery(3, LEFT));
+        assertThat(job.get("state").asString()).isEqualTo("FAILED");
+        assertThat(job.get("problem").asString())
+                .isEqualTo("It was begun 3 times, and each time Dobbin ended before it did.");
         assertThat(deliveries()).isEmpty();
+    }
+
+    @Test
+    void whatAnotherVersionAskedForIsNotGuessedAt() {
+        JsonNode job = ended(left("search", "{\"everything\":true}", 1, LEFT));
+        assertThat(job.get("problem").asString())
+                .isEqualTo("It was asked for in another version of Dobbin. Ask for it again.");
     }
 }

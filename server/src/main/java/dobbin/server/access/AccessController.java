@@ -38,8 +38,9 @@ class AccessController {
 
     @GetMapping("/api/reels/{id}/access")
     Access show(@PathVariable String id) {
-        Right yours = rights.ofWhoAsks(id);
-        AccessStore.Row row = store.find(id, SignedIn.name().orElse("")).orElseThrow(() -> Rights.noReel(id));
+        String person = SignedIn.name().orElse("");
+        AccessStore.Row row = store.find(id, person).orElseThrow(() -> Rights.noReel(id));
+        Right yours = rights.of(person, row);
         boolean owned = row.owner() != null && yours == Right.OWN;
         return new Access(
                 row.owner(),

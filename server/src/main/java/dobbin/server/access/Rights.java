@@ -34,6 +34,12 @@ public class Rights {
                 : store.find(reel, person).map(row -> of(person, row)).orElse(Right.NOTHING);
     }
 
+    /** @param row what the database says of the reel and that person */
+    Right of(String person, AccessStore.Row row) {
+        boolean owns = !people.areNamed() || row.owner() == null || row.owner().equals(person);
+        return owns ? Right.OWN : row.everyone().or(row.own());
+    }
+
     /** Of whoever asks, in the thread of the request. */
     public Right ofWhoAsks(String reel) {
         return of(SignedIn.name().orElse(null), reel);
@@ -55,10 +61,5 @@ public class Rights {
                             ? "Only its owner can do that."
                             : "You may look at this reel and not change it. Copy it to your shelf, and change the copy.");
         }
-    }
-
-    private static Right of(String person, AccessStore.Row row) {
-        boolean owns = row.owner() == null || row.owner().equals(person);
-        return owns ? Right.OWN : row.everyone().or(row.own());
     }
 }

@@ -3,7 +3,7 @@ package dobbin.server.deliveries;
 import dobbin.reel.Reel;
 import dobbin.server.jobs.EventHub;
 import dobbin.server.jobs.Jobs;
-import dobbin.server.reels.OpenReel;
+import dobbin.server.reels.Seen;
 import dobbin.server.web.Refused;
 import dobbin.server.work.Turns;
 import dobbin.slim.Encoded;
@@ -36,28 +36,28 @@ class Appearances {
         this.store = store;
     }
 
-    /** @param open as it was when the file was made */
-    void look(OpenReel open, String delivery) {
-        encoder.knownEncoding(open.seen()).ifPresent(encoded -> {
+    /** @param seen the reel as it was when the file was made */
+    void look(String reel, Seen seen, String delivery) {
+        encoder.knownEncoding(seen).ifPresent(encoded -> {
             try {
                 jobs.start(
-                        open.id(),
+                        reel,
                         "Look at a delivery",
                         view -> {},
-                        progress -> look(open, delivery, encoded, progress));
+                        progress -> look(reel, seen, delivery, encoded, progress));
             } catch (Refused e) {
                 LOG.debug("How the delivery {} looks is not worked out: too much is waiting", delivery);
             }
         });
     }
 
-    private String look(OpenReel open, String delivery, Encoded encoded, Progress progress) {
-        Reel reel = open.reel();
-        Trials trials = new Trials(
-                slim, encoder.admission(), reel, encoder.drawing(open.seen()), turns.at(Turns.Urgency.LATER));
+    private String look(String id, Seen seen, String delivery, Encoded encoded, Progress progress) {
+        Reel reel = seen.reel();
+        Trials trials =
+                new Trials(slim, encoder.admission(), reel, encoder.drawing(seen), turns.at(Turns.Urgency.LATER));
         double error = trials.trial(reel.delivery(), encoded, progress).error();
         store.setError(delivery, error);
-        hub.publishEverywhere(open.id(), "delivered", Map.of("id", delivery));
+        hub.publishEverywhere(id, "delivered", Map.of("id", delivery));
         return delivery;
     }
 }

@@ -55,7 +55,7 @@ class DeliveryController {
     private final Weights weights;
     private final DeliveryStore store;
     private final Turns turns;
-    private final Orders orders;
+    private final DeliveryOrders orders;
     private final EventHub hub;
     private final DataStore data;
     private final Rights rights;
@@ -67,7 +67,7 @@ class DeliveryController {
             Weights weights,
             DeliveryStore store,
             Turns turns,
-            Orders orders,
+            DeliveryOrders orders,
             EventHub hub,
             DataStore data,
             Rights rights,
@@ -150,7 +150,7 @@ class DeliveryController {
         if (open.reel().loop().isEmpty()) {
             throw new EditRejected("frames", "are missing: a loop needs at least one that is not left out");
         }
-        return orders.take(open, name).view();
+        return orders.take(open, name);
     }
 
     /** The file itself; it never changes. With {@code download} the browser saves it under its name. */

@@ -2,8 +2,6 @@ package dobbin.server.deliveries;
 
 import dobbin.reel.ContentName;
 import dobbin.reel.Delivery;
-import dobbin.server.jobs.Job;
-import dobbin.server.jobs.Jobs;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.time.OffsetDateTime;
@@ -20,10 +18,9 @@ import tools.jackson.databind.json.JsonMapper;
 class DeliveryStore {
     private static final String INSERT = """
             INSERT INTO delivery (id, reel, name, made, width, height, frames, colors, plays, millis, byte_count, bytes,
-                sha256, settings, order_id)
+                sha256, settings)
             VALUES (:id, :reel, :name, :made, :width, :height, :frames, :colors, :plays, :millis, :byteCount, :bytes,
-                :sha256, :settings, :orderId)""";
-    private static final String SELECT_OF_ORDER = "SELECT id, reel, name FROM delivery WHERE order_id = :order";
+                :sha256, :settings)""";
     private static final String SELECT_OF_REEL = """
             SELECT id, name, made, width, height, frames, colors, plays, millis, byte_count AS bytes,
                 settings IS NOT NULL AS has_settings, error
@@ -74,11 +71,10 @@ class DeliveryStore {
         }
     }
 
-    void insert(String reel, String order, Entry entry, byte[] bytes, Delivery settings) {
+    void insert(String reel, Entry entry, byte[] bytes, Delivery settings) {
         jdbc.sql(INSERT)
                 .param("id", entry.id())
                 .param("reel", reel)
-                .param("orderId", order)
                 .param("name", entry.name())
                 .param("made", entry.made().atOffset(ZoneOffset.UTC))
                 .param("width", entry.width())
@@ -92,23 +88,6 @@ class DeliveryStore {
                 .param("sha256", ContentName.of(bytes))
                 .param("settings", json.writeValueAsString(settings))
                 .update();
-    }
-
-    /** @return the ended job that a delivery came of */
-    Optional<Jobs.Found> ofOrder(String order) {
-        return jdbc.sql(SELECT_OF_ORDER)
-                .param("order", order)
-                .query((row, n) -> new Jobs.Found(
-                        row.getString("reel"),
-                        new Job.View(
-                                order,
-                                "Deliver " + row.getString("name"),
-                                Job.State.DONE,
-                                1,
-                                1,
-                                row.getString("id"),
-                                null)))
-                .optional();
     }
 
     List<Entry> ofReel(String reel) {

@@ -13,15 +13,14 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class JobController {
     private final Jobs jobs;
-    private final Jobs.Elsewhere elsewhere;
+    private final Orders orders;
     private final Rights rights;
     private final Neighbors neighbors;
     private final ApplicationEventPublisher events;
 
-    JobController(
-            Jobs jobs, Jobs.Elsewhere elsewhere, Rights rights, Neighbors neighbors, ApplicationEventPublisher events) {
+    JobController(Jobs jobs, Orders orders, Rights rights, Neighbors neighbors, ApplicationEventPublisher events) {
         this.jobs = jobs;
-        this.elsewhere = elsewhere;
+        this.orders = orders;
         this.rights = rights;
         this.neighbors = neighbors;
         this.events = events;
@@ -44,7 +43,7 @@ class JobController {
     private Jobs.Found found(String id, Right least) {
         Jobs.Found found = jobs.here(id)
                 .map(job -> new Jobs.Found(job.reel(), job.view()))
-                .or(() -> elsewhere.find(id))
+                .or(() -> orders.find(id))
                 .filter(job -> rights.ofWhoAsks(job.reel()) != Right.NOTHING)
                 .orElseThrow(() -> Jobs.noJob(id));
         rights.check(found.reel(), least);

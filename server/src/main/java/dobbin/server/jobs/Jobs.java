@@ -56,7 +56,7 @@ public class Jobs {
     }
 
     /** As above, of work that has an id already. */
-    public Job start(String id, String reel, String title, Consumer<Job.View> listener, Work work) {
+    Job start(String id, String reel, String title, Consumer<Job.View> listener, Work work) {
         Job job = new Job(id, reel, title, listener);
         underWay.put(job.id(), job);
         try {
@@ -83,15 +83,10 @@ public class Jobs {
     }
 
     /** Told when somebody stops a job, wherever it runs. */
-    public record Stopped(String id) {}
+    record Stopped(String id) {}
 
     /** A job, wherever it runs. */
-    public record Found(String reel, Job.View view) {}
-
-    /** Knows jobs that other Dobbins have, or had before they ended. */
-    public interface Elsewhere {
-        Optional<Found> find(String id);
-    }
+    record Found(String reel, Job.View view) {}
 
     /** @return the job, where it runs here or ended here not long ago */
     Optional<Job> here(String id) {

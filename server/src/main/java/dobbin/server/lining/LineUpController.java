@@ -30,7 +30,11 @@ class LineUpController {
      * @param area the part of the canvas they are lined up by; of no width for all of it
      * @param motion how the camera may have moved; to take out shaking it is always {@code SIMILARITY}
      */
-    record LineUpRequest(List<Integer> frames, int to, Edges edges, Box area, Motion motion) {}
+    record LineUpRequest(List<Integer> frames, int to, Edges edges, Box area, Motion motion) {
+        boolean isSteadying() {
+            return to == STEADY;
+        }
+    }
 
     /** A part of the canvas, in pixels. */
     record Box(int x, int y, int width, int height) {
@@ -51,15 +55,6 @@ class LineUpController {
     @PostMapping("/api/reels/{id}/line-ups")
     @ResponseStatus(HttpStatus.ACCEPTED)
     Job.View lineUp(@PathVariable String id, @RequestBody LineUpRequest wanted) {
-        return (wanted.to() == STEADY
-                        ? lineUps.steady(id, wanted.frames(), wanted.edges())
-                        : lineUps.begin(
-                                id,
-                                wanted.frames(),
-                                wanted.to(),
-                                wanted.edges(),
-                                wanted.area().bounds(),
-                                wanted.motion()))
-                .view();
+        return lineUps.begin(id, wanted);
     }
 }

@@ -17,14 +17,13 @@ import dobbin.reel.Light;
 import dobbin.reel.Reel;
 import dobbin.reel.Still;
 import dobbin.register.Area;
-import dobbin.register.Motion;
 import dobbin.render.EvenLight;
 import dobbin.render.LiningUp;
 import dobbin.render.Steadying;
 import dobbin.render.Steadying.Step;
-import dobbin.server.jobs.EventHub;
 import dobbin.server.jobs.Job;
-import dobbin.server.jobs.Jobs;
+import dobbin.server.jobs.Orders;
+import dobbin.server.lining.LineUpController.LineUpRequest;
 import dobbin.server.pictures.PictureLibrary;
 import dobbin.server.reels.OpenReel;
 import dobbin.server.reels.Reels;
@@ -53,15 +52,13 @@ class LineUps {
     private final Reels reels;
     private final PictureLibrary pictures;
     private final Turns turns;
-    private final Jobs jobs;
-    private final EventHub hub;
+    private final Orders.Kind<LineUpRequest> kind;
 
-    LineUps(Reels reels, PictureLibrary pictures, Turns turns, Jobs jobs, EventHub hub) {
+    LineUps(Reels reels, PictureLibrary pictures, Turns turns, Orders orders) {
         this.reels = reels;
         this.pictures = pictures;
         this.turns = turns;
-        this.jobs = jobs;
-        this.hub = hub;
+        this.kind = orders.kind("line-up", LineUpRequest.class, this::make);
     }
 
     /** A frame that shows a still alone, with its number from 1. */
@@ -70,61 +67,90 @@ class LineUps {
     /** @param place how it is to be moved, or empty where it does not match */
     private record Found(Shown shown, Optional<Aligned> place) {}
 
-    /** @param part of the canvas they are lined up by; empty for all of it */
-    Job begin(String id, List<Integer> frames, int to, Edges edges, Bounds part, Motion motion) {
+    /** @param area of the other one by which they are lined up */
+    private record Plan(List<Shown> stills, Shown other, Area area) {}
+
+    Job.View begin(String id, LineUpRequest wanted) {
         Reel reel = reels.open(id).reel();
-        List<Shown> stills = stills(reel, frames);
+        if (wanted.isSteadying()) {
+            steadyable(reel, wanted);
+            return kind.take(id, "Steady " + reel.name(), wanted).view();
+        }
+        plan(reel, wanted);
+        return kind.take(id, "Line up " + reel.name(), wanted).view();
+    }
+
+    private String make(Orders.Order<LineUpRequest> order, Progress progress) {
+        Reel reel = reels.open(order.reel()).reel();
+        return order.request().isSteadying()
+                ? steadied(order, steadyable(reel, order.request()), progress)
+                : linedUp(order, plan(reel, order.request()), reel.canvas(), progress);
+    }
+
+    private static Plan plan(Reel reel, LineUpRequest wanted) {
+        List<Shown> stills = stills(reel, wanted.frames());
         Shown other = stills.stream()
-                .filter(each -> each.frame() == to)
+                .filter(each -> each.frame() == wanted.to())
                 .findFirst()
                 .orElseThrow(() -> new EditRejected("to", "must be one of the frames that show a still"));
         if (stills.size() < 2) {
             throw new EditRejected("frames", "must be at least two that show stills");
         }
+        Bounds part = wanted.area().bounds();
         Area area = part.isEmpty()
                 ? Area.ALL
                 : LiningUp.shownAt(part, other.still(), reel.canvas())
                         .orElseThrow(() -> new EditRejected(
                                 "area", "must show at least a tenth of the width and of the height of the still"));
-        return jobs.start(id, "Line up " + reel.name(), view -> hub.publishEverywhere(id, "job", view), progress -> {
-            List<Found> found = found(stills, other, area, motion, reel.canvas(), progress);
-            move(id, found, other, edges);
-            return sentence(found, other);
-        });
+        return new Plan(stills, other, area);
     }
 
-    /** Takes out how the hand shook, from each still to the next. */
-    Job steady(String id, List<Integer> frames, Edges edges) {
-        Reel reel = reels.open(id).reel();
-        List<Shown> stills = stills(reel, frames);
+    private static List<Shown> steadyable(Reel reel, LineUpRequest wanted) {
+        List<Shown> stills = stills(reel, wanted.frames());
         if (stills.size() < 3) {
             throw new EditRejected("frames", "must be at least three that show stills");
         }
-        if (edges == Edges.FILL) {
+        if (wanted.edges() == Edges.FILL) {
             throw new EditRejected("edges", "cannot be filled from one still where the view pans");
         }
-        return jobs.start(id, "Steady " + reel.name(), view -> hub.publishEverywhere(id, "job", view), progress -> {
-            List<Optional<Step>> steps = inParallel(
-                    IntStream.range(0, stills.size()).boxed().toList(),
-                    i -> i == 0
-                            ? Optional.<Step>empty()
-                            : Steadying.step(
-                                    stills.get(i - 1).still(), stills.get(i).still(), pictures),
-                    progress);
-            List<Aligned> moved =
-                    Steadying.steadied(stills.stream().map(Shown::still).toList(), steps);
-            List<Moved> edits = IntStream.range(0, stills.size())
-                    .mapToObj(i -> new Moved(stills.get(i).frame(), moved.get(i)))
-                    .toList();
-            edited(id, now -> edit(now, edits, edges == Edges.CROP));
-            long cuts = steps.stream().skip(1).filter(Optional::isEmpty).count();
-            return stills.size() + " frames are steadied."
-                    + (cuts == 0
-                            ? ""
-                            : cuts == 1
-                                    ? " At one place they do not match; it was taken for a cut."
-                                    : " At " + cuts + " places they do not match; these were taken for cuts.");
-        });
+        return stills;
+    }
+
+    private String linedUp(Orders.Order<LineUpRequest> order, Plan plan, Size canvas, Progress progress) {
+        LiningUp liningUp = turns.call(
+                Urgency.LATER,
+                () -> new LiningUp(
+                        plan.other().still(), plan.area(), order.request().motion(), canvas, pictures));
+        List<Found> found = inParallel(plan.stills(), each -> new Found(each, liningUp.of(each.still())), progress);
+        String sentence = sentence(found, plan.other());
+        move(order, found, plan.other(), () -> order.done(sentence));
+        return sentence;
+    }
+
+    /** Takes out how the hand shook, from each still to the next. */
+    private String steadied(Orders.Order<LineUpRequest> order, List<Shown> stills, Progress progress) {
+        List<Optional<Step>> steps = inParallel(
+                IntStream.range(0, stills.size()).boxed().toList(),
+                i -> i == 0
+                        ? Optional.<Step>empty()
+                        : Steadying.step(
+                                stills.get(i - 1).still(), stills.get(i).still(), pictures),
+                progress);
+        List<Aligned> moved =
+                Steadying.steadied(stills.stream().map(Shown::still).toList(), steps);
+        List<Moved> edits = IntStream.range(0, stills.size())
+                .mapToObj(i -> new Moved(stills.get(i).frame(), moved.get(i)))
+                .toList();
+        long cuts = steps.stream().skip(1).filter(Optional::isEmpty).count();
+        String sentence = stills.size() + " frames are steadied."
+                + (cuts == 0
+                        ? ""
+                        : cuts == 1
+                                ? " At one place they do not match; it was taken for a cut."
+                                : " At " + cuts + " places they do not match; these were taken for cuts.");
+        boolean crops = order.request().edges() == Edges.CROP;
+        edited(order.reel(), now -> edit(now, edits, crops), () -> order.done(sentence));
+        return sentence;
     }
 
     private static List<Shown> stills(Reel reel, List<Integer> frames) {
@@ -139,13 +165,6 @@ class LineUps {
         return frame.content() instanceof Still still
                 ? Optional.of(new Shown(number, frame.id(), still))
                 : Optional.empty();
-    }
-
-    private List<Found> found(
-            List<Shown> stills, Shown other, Area area, Motion motion, Size canvas, Progress progress) {
-        LiningUp liningUp =
-                turns.call(Urgency.LATER, () -> new LiningUp(other.still(), area, motion, canvas, pictures));
-        return inParallel(stills, each -> new Found(each, liningUp.of(each.still())), progress);
     }
 
     /** @throws CancellationException where the job was cancelled; what is not begun by then is not done */
@@ -169,7 +188,7 @@ class LineUps {
 
     /** The light is found for what shows by then, in one step. */
     OpenReel evenLight(String id, List<Integer> frames) {
-        return edited(id, reel -> {
+        Function<Reel, Edit> evened = reel -> {
             List<Shown> stills = stills(reel, frames);
             if (stills.size() < 3) {
                 throw new EditRejected("frames", "must be at least three that show stills");
@@ -180,28 +199,32 @@ class LineUps {
             return new LightStills(IntStream.range(0, stills.size())
                     .mapToObj(i -> new Lit(stills.get(i).frame(), lights.get(i)))
                     .toList());
-        });
+        };
+        return edited(id, evened, () -> {});
     }
 
     /** What others did to the reel meanwhile stays: frames that are still there are moved. */
-    private void move(String id, List<Found> found, Shown other, Edges edges) {
+    private void move(Orders.Order<LineUpRequest> order, List<Found> found, Shown other, Runnable alongside) {
+        Edges edges = order.request().edges();
         List<Moved> moved = found.stream()
                 .filter(each -> each.place().isPresent())
                 .map(each -> new Moved(each.shown().frame(), each.place().get()))
                 .toList();
-        edited(id, reel -> {
+        Function<Reel, Edit> lined = reel -> {
             Edit align = edit(reel, moved, edges == Edges.CROP);
             return edges == Edges.FILL
                     ? new Batch(List.of(new SetBackdrop(other.still()), align), align.title(reel))
                     : align;
-        });
+        };
+        edited(order.reel(), lined, alongside);
     }
 
-    private OpenReel edited(String id, Function<Reel, Edit> change) {
+    /** @param alongside done with the edit, in one transaction */
+    private OpenReel edited(String id, Function<Reel, Edit> change, Runnable alongside) {
         for (int attempt = 0; attempt < ATTEMPTS; attempt++) {
             OpenReel open = reels.open(id);
             try {
-                return reels.edit(id, open.revision(), change.apply(open.reel()));
+                return reels.edit(id, open.revision(), change.apply(open.reel()), alongside);
             } catch (StaleBase e) {
                 // Someone was faster; what is there now is changed.
             }

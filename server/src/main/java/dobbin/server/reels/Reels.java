@@ -15,6 +15,7 @@ import dobbin.server.people.SignedIn;
 import dobbin.server.pictures.PictureInfo;
 import dobbin.server.pictures.PictureLibrary;
 import dobbin.server.web.NotFound;
+import dobbin.server.web.Refused;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Deque;
@@ -23,6 +24,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.CancellationException;
 import java.util.concurrent.ConcurrentLinkedDeque;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -148,37 +150,47 @@ public class Reels {
      * @throws EditRejected where the edit makes no sense on the reel it was made on
      */
     public OpenReel edit(String id, int base, Edit edit) {
+        return edit(id, base, edit, () -> {});
+    }
+
+    /** As above. @param alongside done in the same transaction, when the edit is made; what it throws takes the edit back */
+    public OpenReel edit(String id, int base, Edit edit, Runnable alongside) {
         return change(id, from -> {
-            checkBase(base, from);
-            boolean stale = from.revision() != base;
-            if (stale && !edit.fitsAnyState()) {
-                throw new StaleBase(opened(from));
+            boolean made = made(id, base, edit, from);
+            if (made) {
+                alongside.run();
             }
-            Reel before = seen(from).reel();
-            Reel after = stale ? redone(edit, before, from) : Edit.apply(edit, before);
-            if (after.equals(before)) {
-                return true;
-            }
-            checkPictures(before, after);
-            data.needRoom(0);
-            Seen seen = Seen.of(after);
-            Optional<Edit> earlier = stale ? Optional.empty() : goneOnWith(from, edit);
-            Edit whole = earlier.map(edit::joined).orElse(edit);
-            ReelStore.NewStep step = new ReelStore.NewStep(
-                    shortened(whole.title(before)),
-                    documents.write(whole),
-                    ReelDocument.write(after),
-                    cards.write(seen));
-            Seen earlierSeen = seen(from);
-            boolean stored = earlier.isPresent() ? store.replace(from, step) : store.append(from, step);
-            if (stored && earlier.isPresent()) {
-                rememberRecent(id, earlierSeen);
-            }
-            if (stored) {
-                documents.remember(row(id).serial(), seen);
-            }
-            return stored;
+            return made;
         });
+    }
+
+    private boolean made(String id, int base, Edit edit, ReelStore.Row from) {
+        checkBase(base, from);
+        boolean stale = from.revision() != base;
+        if (stale && !edit.fitsAnyState()) {
+            throw new StaleBase(opened(from));
+        }
+        Reel before = seen(from).reel();
+        Reel after = stale ? redone(edit, before, from) : Edit.apply(edit, before);
+        if (after.equals(before)) {
+            return true;
+        }
+        checkPictures(before, after);
+        data.needRoom(0);
+        Seen seen = Seen.of(after);
+        Optional<Edit> earlier = stale ? Optional.empty() : goneOnWith(from, edit);
+        Edit whole = earlier.map(edit::joined).orElse(edit);
+        ReelStore.NewStep step = new ReelStore.NewStep(
+                shortened(whole.title(before)), documents.write(whole), ReelDocument.write(after), cards.write(seen));
+        Seen earlierSeen = seen(from);
+        boolean stored = earlier.isPresent() ? store.replace(from, step) : store.append(from, step);
+        if (stored && earlier.isPresent()) {
+            rememberRecent(id, earlierSeen);
+        }
+        if (stored) {
+            documents.remember(row(id).serial(), seen);
+        }
+        return stored;
     }
 
     /** @return the edit of the step the reel stands on, where this one goes on with it */
@@ -272,7 +284,7 @@ public class Reels {
             changes.publishEvent(new Changed(changed));
             neighbors.tell(id, CHANGED, changed.revision());
             return changed;
-        } catch (EditRejected | StaleBase e) {
+        } catch (EditRejected | StaleBase | Refused | CancellationException e) {
             changes.publishEvent(new Changed(open(id)));
             throw e;
         }

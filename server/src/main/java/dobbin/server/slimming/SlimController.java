@@ -151,21 +151,21 @@ class SlimController {
     @PostMapping("/api/reels/{id}/explorations")
     @ResponseStatus(HttpStatus.ACCEPTED)
     Job.View explore(@PathVariable String id) {
-        return slimming.explore(reels.open(id)).view();
+        return slimming.explore(reels.open(id));
     }
 
     /** Finds the best-looking settings under the budget and takes them. */
     @PostMapping("/api/reels/{id}/fittings")
     @ResponseStatus(HttpStatus.ACCEPTED)
     Job.View fit(@PathVariable String id, @RequestBody Allowed may) {
-        return slimming.fit(reels.open(id), may.width(), may.frames()).view();
+        return slimming.fit(reels.open(id), may.width(), may.frames());
     }
 
     /** The search that is under way, for who comes while it is: one or none. */
     @GetMapping("/api/reels/{id}/searches")
     List<SearchView> searches(@PathVariable String id) {
         return slimming.search(reels.open(id).id()).stream()
-                .map(search -> new SearchView(search.job().view(), search.fits()))
+                .map(search -> new SearchView(search.view(), search.request().fits()))
                 .toList();
     }
 

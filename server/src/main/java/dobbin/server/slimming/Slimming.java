@@ -6,12 +6,11 @@ import dobbin.gif.Replay;
 import dobbin.raster.Raster;
 import dobbin.raster.Resampler;
 import dobbin.reel.Delivery;
-import dobbin.reel.Reel;
 import dobbin.server.data.DataStore;
 import dobbin.server.deliveries.Encoder;
 import dobbin.server.jobs.EventHub;
 import dobbin.server.jobs.Job;
-import dobbin.server.jobs.Jobs;
+import dobbin.server.jobs.Orders;
 import dobbin.server.reels.OpenReel;
 import dobbin.server.reels.Reels;
 import dobbin.server.reels.StaleBase;
@@ -45,20 +44,21 @@ class Slimming {
     private final Slim slim;
     private final TrialStore store;
     private final Turns turns;
-    private final Jobs jobs;
     private final EventHub hub;
     private final DataStore data;
     /** Files that are being looked at, by reel and name: each once however often it is asked about. */
     private final Set<String> lookedAt = ConcurrentHashMap.newKeySet();
 
-    private final Map<String, Search> searches = new ConcurrentHashMap<>();
+    private final Orders.Kind<Wanted> searches;
 
-    /** @param fits whether it is for a budget, and not to explore */
-    record Search(Job job, boolean fits) {
-        boolean isRunning() {
-            return job.view().state() == Job.State.RUNNING;
-        }
-    }
+    /**
+     * A search for settings.
+     *
+     * @param fits whether it is for the budget, and not to explore
+     * @param mayNarrow whether it may take pixels of the width, where it fits
+     * @param mayThin whether it may leave out frames, where it fits
+     */
+    record Wanted(boolean fits, boolean mayNarrow, boolean mayThin) {}
 
     Slimming(
             Reels reels,
@@ -66,7 +66,7 @@ class Slimming {
             Slim slim,
             TrialStore store,
             Turns turns,
-            Jobs jobs,
+            Orders orders,
             EventHub hub,
             DataStore data) {
         this.reels = reels;
@@ -74,7 +74,7 @@ class Slimming {
         this.slim = slim;
         this.store = store;
         this.turns = turns;
-        this.jobs = jobs;
+        this.searches = orders.oneAtATime("search", Wanted.class, this::search);
         this.hub = hub;
         this.data = data;
     }
@@ -103,35 +103,59 @@ class Slimming {
         return known(open).stream().anyMatch(row -> row.trial().delivery().equals(delivery));
     }
 
-    Job explore(OpenReel open) {
-        needFrames(open);
-        return start("Explore " + open.reel().name(), open, false, progress -> {
-            Trials trials = trials(open, known(open));
-            Explorer.explore(
-                    trials,
-                    open.reel().budgetBytes(),
-                    trial -> keep(open, trial, trials.last(trial.delivery())),
-                    progress);
-            return "";
-        });
+    Job.View explore(OpenReel open) {
+        return begin("Explore " + open.reel().name(), open, new Wanted(false, false, false));
     }
 
     /** The job's result is the sentence on what was given up; the settings are an edit by then. */
-    Job fit(OpenReel open, boolean mayNarrow, boolean mayThin) {
+    Job.View fit(OpenReel open, boolean mayNarrow, boolean mayThin) {
+        return begin("Fit " + open.reel().name(), open, new Wanted(true, mayNarrow, mayThin));
+    }
+
+    /** One search a reel at a time; who asks for the one that is under way gets that. */
+    private Job.View begin(String title, OpenReel open, Wanted wanted) {
         needFrames(open);
+        Orders.Found<Wanted> search = searches.take(open.id(), title, wanted);
+        if (search.request().fits() != wanted.fits()) {
+            throw new Refused(
+                    HttpStatus.CONFLICT,
+                    search.request().fits()
+                            ? "A budget is being fitted. Wait for it, or stop it first."
+                            : "Settings are being explored. Wait for that, or stop it first.");
+        }
+        return search.view();
+    }
+
+    /** @return the search that is under way, if there is one */
+    Optional<Orders.Found<Wanted>> search(String reel) {
+        return searches.underWay(reel);
+    }
+
+    private String search(Orders.Order<Wanted> order, Progress progress) {
+        OpenReel open = reels.open(order.reel());
+        return order.request().fits() ? fitted(order, open, progress) : explored(open, progress);
+    }
+
+    private String explored(OpenReel open, Progress progress) {
+        Trials trials = trials(open, known(open));
+        Explorer.explore(
+                trials, open.reel().budgetBytes(), trial -> keep(open, trial, trials.last(trial.delivery())), progress);
+        return "";
+    }
+
+    private String fitted(Orders.Order<Wanted> order, OpenReel open, Progress progress) {
         int budget = open.reel().budgetBytes();
-        return start("Fit " + open.reel().name(), open, true, progress -> {
-            Trials trials = trials(open, known(open));
-            trials.whole(open.reel().delivery(), progress);
-            Fitting.Result result = Fitting.fit(trials, budget, mayNarrow, mayThin, progress);
-            String sentence = GivenUp.sentence(open.reel(), result, budget);
-            Trial kept = result.best() == null ? result.smallest() : result.best();
-            keepNew(open, kept, trials);
-            if (result.best() != null) {
-                take(open, result.best().delivery());
-            }
-            return sentence;
-        });
+        Trials trials = trials(open, known(open));
+        trials.whole(open.reel().delivery(), progress);
+        Fitting.Result result = Fitting.fit(
+                trials, budget, order.request().mayNarrow(), order.request().mayThin(), progress);
+        String sentence = GivenUp.sentence(open.reel(), result, budget);
+        Trial kept = result.best() == null ? result.smallest() : result.best();
+        keepNew(open, kept, trials);
+        if (result.best() != null) {
+            take(open, result.best().delivery(), () -> order.done(sentence));
+        }
+        return sentence;
     }
 
     private void keepNew(OpenReel open, Trial trial, Trials trials) {
@@ -141,41 +165,17 @@ class Slimming {
     }
 
     /** An edit like any other, on the reel as it was when the search began. */
-    private void take(OpenReel open, Delivery delivery) {
+    private void take(OpenReel open, Delivery delivery, Runnable alongside) {
         if (delivery.equals(open.reel().delivery())) {
             return;
         }
         try {
-            reels.edit(open.id(), open.revision(), new SetDelivery(delivery));
+            reels.edit(open.id(), open.revision(), new SetDelivery(delivery), alongside);
         } catch (StaleBase | EditRejected e) {
             throw new Refused(
                     HttpStatus.CONFLICT,
                     "The settings were changed meanwhile, so they were left as they are. What was found is on the chart.");
         }
-    }
-
-    /** One search a reel at a time; who asks for the one that is under way gets that. */
-    private Job start(String title, OpenReel open, boolean fits, Jobs.Work work) {
-        Search search = searches.compute(
-                open.id(),
-                (id, before) -> before != null && before.isRunning()
-                        ? before
-                        : new Search(
-                                jobs.start(open.id(), title, view -> hub.publishEverywhere(id, "job", view), work),
-                                fits));
-        if (search.fits != fits) {
-            throw new Refused(
-                    HttpStatus.CONFLICT,
-                    search.fits
-                            ? "A budget is being fitted. Wait for it, or stop it first."
-                            : "Settings are being explored. Wait for that, or stop it first.");
-        }
-        return search.job;
-    }
-
-    /** @return the search that is under way, if there is one */
-    Optional<Search> search(String reel) {
-        return Optional.ofNullable(searches.get(reel)).filter(Search::isRunning);
     }
 
     private List<TrialStore.Row> known(OpenReel open) {
@@ -231,8 +231,7 @@ class Slimming {
     }
 
     private static void needFrames(OpenReel open) {
-        Reel reel = open.reel();
-        if (reel.loop().isEmpty()) {
+        if (open.reel().loop().isEmpty()) {
             throw new EditRejected("frames", "are missing: a loop needs at least one that is not left out");
         }
     }
