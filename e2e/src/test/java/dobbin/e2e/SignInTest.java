@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.AfterAll;
@@ -22,14 +23,15 @@ class SignInTest {
     @TempDir
     private static Path folder;
 
+    private static Path password;
     private static App app;
     private Page page;
     private Sheet sheet;
 
     @BeforeAll
     static void start() throws Exception {
-        Path file = Files.writeString(folder.resolve("password"), "Six lamps, one beam\n");
-        app = App.start(folder.resolve("data"), "--dobbin.password-file=" + file);
+        password = Files.writeString(folder.resolve("password"), "Six lamps, one beam");
+        app = App.start(folder.resolve("data"), "--dobbin.password-file=" + password);
     }
 
     @AfterAll
@@ -77,16 +79,25 @@ class SignInTest {
         assertThat(sheet.cards()).hasCount(5);
     }
 
+    private static void restartWith(String text) throws IOException {
+        app.kill();
+        Files.writeString(password, text);
+        app.startAgain();
+    }
+
     @Test
-    void whereTheSessionEndsInTheMiddleNothingIsLost() {
+    void aRestartEndsNoSessionAndAnotherPasswordDoes() throws Exception {
         signIn("Six lamps, one beam");
         sheet.openFive();
-        // As when the server was started again: it knows no session any more.
         app.kill();
         app.startAgain();
         page.getByLabel("Delay of frame 1").press("ArrowUp");
+        sheet.awaitUndo("Hold frame 1 for 110 ms");
+        restartWith("Fog bell at midnight");
+        page.getByLabel("Delay of frame 1").press("ArrowUp");
         assertThat(page.getByLabel("Password")).isVisible();
-        signIn("Six lamps, one beam");
+        signIn("Fog bell at midnight");
         assertThat(sheet.cards()).hasCount(5);
+        restartWith("Six lamps, one beam");
     }
 }

@@ -1,6 +1,7 @@
 package dobbin.server;
 
 import dobbin.server.backup.BackupCommands;
+import dobbin.server.backup.MoveCommand;
 import dobbin.server.data.DataFolder;
 import dobbin.server.data.DataStore;
 import dobbin.server.entry.Password;
@@ -41,8 +42,9 @@ public class DobbinServer {
     }
 
     public static void main(String[] args) {
-        if (BackupCommands.isOne(args) || PeopleCommands.isOne(args)) {
-            System.exit(run(args));
+        Optional<Command> command = command(args);
+        if (command.isPresent()) {
+            System.exit(run(command.get(), args));
         }
         try {
             Password.problemWith(args).ifPresent(CannotStart::because);
@@ -56,10 +58,25 @@ public class DobbinServer {
         }
     }
 
-    private static int run(String... command) {
+    /** Something to do other than serve. */
+    private interface Command {
+        /** @return a sentence on what was done. @throws IOException whose message is a sentence on what was not */
+        String run(String... args) throws IOException;
+    }
+
+    private static Optional<Command> command(String... args) {
+        if (BackupCommands.isOne(args)) {
+            return Optional.of(BackupCommands::run);
+        }
+        if (PeopleCommands.isOne(args)) {
+            return Optional.of(PeopleCommands::run);
+        }
+        return MoveCommand.isOne(args) ? Optional.of(MoveCommand::run) : Optional.empty();
+    }
+
+    private static int run(Command command, String... args) {
         try {
-            System.out.println(
-                    BackupCommands.isOne(command) ? BackupCommands.run(command) : PeopleCommands.run(command));
+            System.out.println(command.run(args));
             return 0;
         } catch (IOException e) {
             System.err.println(e.getMessage());

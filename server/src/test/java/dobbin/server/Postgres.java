@@ -16,7 +16,7 @@ import org.springframework.util.FileSystemUtils;
  * A real PostgreSQL (Debian's package) on a free port with nothing in it, started once for all tests that ask for it. It refuses to be
  * root; where the tests are, it is the package's own user.
  */
-final class Postgres {
+public final class Postgres {
     private static final String PACKAGES = "/usr/lib/postgresql";
     private static final String USER = "dobbin";
     private static final String OWN_USER = "postgres";
@@ -61,7 +61,7 @@ final class Postgres {
         Runtime.getRuntime().addShutdownHook(new Thread(this::stop));
     }
 
-    static synchronized Postgres started() {
+    public static synchronized Postgres started() {
         try {
             started = started == null ? new Postgres() : started;
             return started;
@@ -71,7 +71,7 @@ final class Postgres {
     }
 
     /** @return the address of a database of its own */
-    String newDatabase() {
+    public String newDatabase() {
         String name = "dobbin" + databases.incrementAndGet();
         try {
             run(program("createdb"), "-h", "127.0.0.1", "-p", String.valueOf(port), "-U", USER, name);

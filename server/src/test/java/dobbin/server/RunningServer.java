@@ -75,7 +75,7 @@ final class RunningServer implements BeforeAllCallback, AfterAllCallback {
         FileSystemUtils.deleteRecursively(data);
     }
 
-    /** With a database of that address. */
+    /** With a database of that address, whichever the other tests run on. */
     RunningServer at(String address) {
         database = address;
         return this;

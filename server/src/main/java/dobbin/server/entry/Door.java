@@ -20,15 +20,24 @@ class Door {
     private final People people;
     private final String hash;
 
-    Door(Environment settings, People people) {
+    Door(Environment settings, People people, DoorStore store) {
         this.people = people;
         try {
             this.hash = people.areNamed()
                     ? null
-                    : Password.told(settings).map(encoder::encode).orElse(null);
+                    : Password.told(settings)
+                            .map(password -> known(store, password))
+                            .orElse(null);
         } catch (IOException e) {
             throw new UncheckedIOException("The password file was there a moment ago", e);
         }
+    }
+
+    /** The hash stays the same as long as the password does, so that whoever signed in before the start still is. */
+    private String known(DoorStore store, String password) {
+        return store.hash()
+                .filter(before -> encoder.matches(password, before))
+                .orElseGet(() -> store.replaceHash(encoder.encode(password)));
     }
 
     boolean isOpen() {
@@ -46,6 +55,14 @@ class Door {
                     ? people.hashOf(name).map(known -> SignedIn.as(name, known))
                     : Optional.empty();
         }
-        return hash != null && encoder.matches(password, hash) ? Optional.of(SignedIn.withoutName()) : Optional.empty();
+        return hash != null && encoder.matches(password, hash)
+                ? Optional.of(SignedIn.as(null, hash))
+                : Optional.empty();
+    }
+
+    /** @return whether it still opens for whoever signed in before: there are that name and that password still */
+    boolean stillOpensFor(SignedIn who) {
+        Optional<String> now = people.areNamed() ? who.ownName().flatMap(people::hashOf) : Optional.ofNullable(hash);
+        return now.filter(who.hash()::equals).isPresent();
     }
 }

@@ -1,6 +1,5 @@
 package dobbin.server.entry;
 
-import dobbin.server.people.People;
 import dobbin.server.people.SignedIn;
 import dobbin.server.web.ProblemWriter;
 import dobbin.server.work.Whose;
@@ -37,7 +36,6 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Configuration
 @EnableWebSecurity
 class Doorkeeper {
-    static final String BEGUN = "begun";
     /**
      * Headers are written after an answer was begun, which of an event stream is the business of the thread that tells events:
      * two at once would break it. It has the header from the first.
@@ -49,19 +47,20 @@ class Doorkeeper {
     private static final Duration LONGEST_SESSION = Duration.ofDays(7);
 
     @Bean
-    SecurityFilterChain doors(HttpSecurity http, Door door, People people) throws Exception {
+    SecurityFilterChain doors(HttpSecurity http, Door door) throws Exception {
         return http.authorizeHttpRequests(requests -> requests.dispatcherTypeMatchers(
                                 DispatcherType.ASYNC, DispatcherType.ERROR)
                         .permitAll()
                         .requestMatchers("/api/session", "/api/backup")
                         .permitAll()
                         .requestMatchers("/api/**", "/v3/**", "/swagger-ui/**")
-                        .access((who, what) -> new AuthorizationDecision(door.isOpen() || isLetIn(who.get(), people)))
+                        .access((who, what) -> new AuthorizationDecision(door.isOpen() || isLetIn(who.get(), door)))
                         .anyRequest()
                         .permitAll())
                 .exceptionHandling(
                         handling -> handling.authenticationEntryPoint((request, response, e) -> turnAway(response))
                                 .accessDeniedHandler((request, response, e) -> turnAway(response)))
+                .securityContext(contexts -> contexts.securityContextRepository(new InSession()))
                 .addFilterBefore(new SessionEnd(), SecurityContextHolderFilter.class)
                 .addFilterAfter(new Shares(), AuthorizationFilter.class)
                 .csrf(AbstractHttpConfigurer::disable)
@@ -78,8 +77,8 @@ class Doorkeeper {
     }
 
     /** Whoever was taken out of the file of people, or has another password since, has to sign in again. */
-    private static boolean isLetIn(Authentication who, People people) {
-        return who instanceof SignedIn signedIn && signedIn.isKnownTo(people);
+    private static boolean isLetIn(Authentication who, Door door) {
+        return who instanceof SignedIn signedIn && door.stillOpensFor(signedIn);
     }
 
     /** Nobody is known to the framework by name, so no user is made up at the start. */
@@ -112,8 +111,7 @@ class Doorkeeper {
                 throws ServletException, IOException {
             HttpSession session = request.getSession(false);
             if (session != null
-                    && session.getAttribute(BEGUN) instanceof Long begun
-                    && System.currentTimeMillis() - begun > LONGEST_SESSION.toMillis()) {
+                    && System.currentTimeMillis() - session.getCreationTime() > LONGEST_SESSION.toMillis()) {
                 session.invalidate();
             }
             chain.doFilter(request, response);

@@ -13,7 +13,6 @@ import java.time.Duration;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
-import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -27,7 +26,7 @@ class SessionController {
     private final Door door;
     private final Attempts attempts;
     private final People people;
-    private final HttpSessionSecurityContextRepository contexts = new HttpSessionSecurityContextRepository();
+    private final InSession contexts = new InSession();
 
     SessionController(Door door, Attempts attempts, People people) {
         this.people = people;
@@ -93,7 +92,6 @@ class SessionController {
         if (before != null) {
             before.invalidate();
         }
-        request.getSession(true).setAttribute(Doorkeeper.BEGUN, System.currentTimeMillis());
         SecurityContext context = SecurityContextHolder.createEmptyContext();
         context.setAuthentication(who);
         SecurityContextHolder.setContext(context);

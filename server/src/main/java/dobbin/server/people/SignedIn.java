@@ -19,25 +19,28 @@ public final class SignedIn extends AbstractAuthenticationToken {
         setAuthenticated(true);
     }
 
-    /** Somebody who knew the one password. */
-    public static SignedIn withoutName() {
-        return new SignedIn(null, null);
-    }
-
-    /** @param hash of the password that was right */
+    /**
+     * @param name null for somebody who knew the one password
+     * @param hash of the password that was right
+     */
     public static SignedIn as(String name, String hash) {
         return new SignedIn(name, hash);
     }
 
-    /** @return whether that person is still known by that password */
-    public boolean isKnownTo(People people) {
-        return name == null || people.hashOf(name).filter(hash::equals).isPresent();
+    /** @return under which name this one signed in, or nothing where it was with the one password */
+    public Optional<String> ownName() {
+        return Optional.ofNullable(name);
+    }
+
+    /** @return the hash of the password that was right */
+    public String hash() {
+        return hash;
     }
 
     /** @return who asks, in the thread of a request; nothing where people have no names here */
     public static Optional<String> name() {
         return SecurityContextHolder.getContext().getAuthentication() instanceof SignedIn who
-                ? Optional.ofNullable(who.name)
+                ? who.ownName()
                 : Optional.empty();
     }
 

@@ -6,6 +6,7 @@ import dobbin.server.people.People;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Map;
+import javax.sql.DataSource;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -13,6 +14,10 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.core.env.Environment;
 import org.springframework.core.env.MapPropertySource;
 import org.springframework.core.env.StandardEnvironment;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.jdbc.datasource.DataSourceTransactionManager;
+import org.springframework.jdbc.datasource.SingleConnectionDataSource;
+import org.springframework.transaction.support.TransactionTemplate;
 
 class PasswordTest {
     @TempDir
@@ -32,11 +37,19 @@ class PasswordTest {
         return settings;
     }
 
+    private Door door(Environment settings) {
+        DataSource database = new SingleConnectionDataSource("jdbc:h2:mem:", true);
+        JdbcClient jdbc = JdbcClient.create(database);
+        jdbc.sql("CREATE TABLE door (hash VARCHAR(200))").update();
+        TransactionTemplate transaction = new TransactionTemplate(new DataSourceTransactionManager(database));
+        return new Door(settings, new People(folder), new DoorStore(jdbc, transaction));
+    }
+
     @ParameterizedTest
     @ValueSource(strings = {"127.0.0.1", "::1", "localhost"})
     void onThisMachineNoneIsNeeded(String address) throws Exception {
         assertThat(Password.problemWith(listeningAt(address))).isEmpty();
-        assertThat(new Door(listeningAt(address), new People(folder)).isOpen()).isTrue();
+        assertThat(door(listeningAt(address)).isOpen()).isTrue();
     }
 
     @ParameterizedTest
@@ -54,7 +67,7 @@ class PasswordTest {
         Path file = Files.writeString(folder.resolve("password"), "Six lamps, one beam\n");
         Environment settings = listeningEverywhere("dobbin.password-file", file.toString());
         assertThat(Password.problemWith(settings)).isEmpty();
-        Door door = new Door(settings, new People(folder));
+        Door door = door(settings);
         assertThat(door.isOpen()).isFalse();
         assertThat(door.opened("", "Six lamps, one beam")).isPresent();
         assertThat(door.opened("", "Six lamps, one bean")).isEmpty();

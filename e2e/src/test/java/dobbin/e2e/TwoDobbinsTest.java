@@ -1,0 +1,108 @@
+package dobbin.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import dobbin.server.Postgres;
+import dobbin.skerry.DemoFile;
+import dobbin.skerry.SkerryPoint;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+
+/** Two processes on one PostgreSQL database, and two browsers, one in front of each. */
+class TwoDobbinsTest {
+    private static final String DATABASE = "--dobbin.database=";
+
+    @RegisterExtension
+    private static final Visit visit = new Visit();
+
+    @TempDir
+    private Path folder;
+
+    private App one;
+    private App other;
+    private Browser second;
+
+    @BeforeEach
+    void start() {
+        String database = DATABASE + Postgres.started().newDatabase();
+        one = App.start(folder.resolve("one"), database);
+        other = App.start(folder.resolve("other"), database);
+        second = new Browser(folder.resolve("profile"));
+    }
+
+    @AfterEach
+    void stop() {
+        // A page whose server was killed says so.
+        visit.browser().complaints().clear();
+        second.close();
+        one.close();
+        other.close();
+    }
+
+    private static long millisSince(long begun) {
+        return Duration.ofNanos(System.nanoTime() - begun).toMillis();
+    }
+
+    @Test
+    void eachSeesWhatTheOtherDoes() {
+        try (Page here = visit.browser().open(one.address())) {
+            new Sheet(here).openFive();
+            Page there = second.open(here.url().replace(one.address(), other.address()));
+            assertThat(new Sheet(there).cards()).hasCount(5);
+            Locator delayHere = here.getByLabel("Delay of frame 1");
+            Locator delayThere = there.getByLabel("Delay of frame 1");
+            assertThat(delayThere).hasAttribute("aria-valuenow", "100");
+            long begun = System.nanoTime();
+            delayHere.press("ArrowUp");
+            assertThat(delayThere).hasAttribute("aria-valuenow", "110");
+            System.out.printf("seen at the other after %d ms%n", millisSince(begun));
+            begun = System.nanoTime();
+            delayThere.press("ArrowUp");
+            assertThat(delayHere).hasAttribute("aria-valuenow", "120");
+            System.out.printf("and back after %d ms%n", millisSince(begun));
+        }
+    }
+
+    @Test
+    void aDeliveryWhoseDobbinIsKilledArrivesAtTheOther() throws Exception {
+        Api api = new Api(one.address());
+        List<String> stills = new ArrayList<>();
+        for (DemoFile file : SkerryPoint.sunrise().files()) {
+            stills.add(api.upload(file.name(), file.bytes()).toString());
+        }
+        String reel = "/api/reels/"
+                + api.post("/api/reels", "{\"name\":\"Sunrise\"}").get("id").asString();
+        api.post(
+                reel + "/edits",
+                "{\"base\":1,\"edit\":{\"type\":\"addStills\",\"after\":0,\"gathering\":\"\",\"stills\":[%s]}}"
+                        .formatted(String.join(",", stills)));
+        Page there = second.open(other.address() + reel.replace("/api", "") + "/share");
+        assertThat(there.getByLabel("Deliveries")).not().containsText("Dawn.gif");
+        JsonNode job = api.post(reel + "/deliveries", "{\"name\":\"Dawn\"}");
+        one.kill();
+        Api atOther = new Api(other.address());
+        assertThat(atOther.get("/api/jobs/" + job.get("id").asString())
+                        .get("state")
+                        .asString())
+                .as("as the one left it")
+                .isEqualTo("RUNNING");
+        long begun = System.nanoTime();
+        assertThat(there.getByLabel("Deliveries")).containsText("Dawn.gif");
+        System.out.printf("delivered by the other %d ms after the kill%n", millisSince(begun));
+        JsonNode delivered = atOther.get(reel + "/deliveries");
+        assertThat(delivered).hasSize(1);
+        assertThat(atOther.get("/api/jobs/" + job.get("id").asString()).get("result"))
+                .isEqualTo(delivered.at("/0/id"));
+    }
+}
