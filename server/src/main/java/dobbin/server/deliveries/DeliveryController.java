@@ -19,6 +19,7 @@ import dobbin.server.web.NotFound;
 import dobbin.server.web.Refused;
 import dobbin.server.work.Turns;
 import dobbin.server.work.Turns.Urgency;
+import dobbin.server.work.Whose;
 import dobbin.slim.Delivered;
 import dobbin.slim.Drawing;
 import dobbin.slim.Framed;
@@ -91,7 +92,8 @@ class DeliveryController {
     SseEmitter listen(@PathVariable String id, HttpServletRequest request, HttpServletResponse response) {
         reels.open(id);
         response.setHeader(HttpHeaders.CACHE_CONTROL, CacheControl.noStore().getHeaderValue());
-        return hub.listen(id, request.getRemoteAddr(), presence.of(request, id));
+        String whose = Whose.now().isEmpty() ? request.getRemoteAddr() : Whose.now();
+        return hub.listen(id, whose, presence.of(request, id));
     }
 
     /** @param again whether to try again what failed */

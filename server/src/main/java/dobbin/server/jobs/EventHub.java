@@ -28,10 +28,10 @@ public class EventHub {
     private static final long NEVER = 0;
     private static final int HEARTBEAT_MILLIS = 15_000;
 
-    private static final int MOST_OF_AN_ADDRESS = 64;
+    private static final int MOST_OF_ONE = 64;
 
-    /** How many streams are open there. */
-    private final Map<String, Integer> ofAddress = new ConcurrentHashMap<>();
+    /** How many streams each has open. */
+    private final Map<String, Integer> open = new ConcurrentHashMap<>();
 
     private final Neighbors neighbors;
     private final Map<String, List<Listener>> listeners = new ConcurrentHashMap<>();
@@ -42,16 +42,14 @@ public class EventHub {
     }
 
     /**
-     * @param address of whoever listens
+     * @param whose person or session, or the address where nobody signs in
      * @param stillMay asked now and then: whether they still may
-     * @throws Refused where too much is open there
+     * @throws Refused where that one has too many open
      */
-    public SseEmitter listen(String reel, String address, BooleanSupplier stillMay) {
-        if (ofAddress.merge(address, 1, Integer::sum) > MOST_OF_AN_ADDRESS) {
-            left(address);
-            throw new Refused(
-                    HttpStatus.TOO_MANY_REQUESTS,
-                    "Too many reels are open at your address at once. Close some of the tabs.");
+    public SseEmitter listen(String reel, String whose, BooleanSupplier stillMay) {
+        if (open.merge(whose, 1, Integer::sum) > MOST_OF_ONE) {
+            left(whose);
+            throw new Refused(HttpStatus.TOO_MANY_REQUESTS, "Too many reels are open at once. Close some of the tabs.");
         }
         SseEmitter emitter = new SseEmitter(NEVER);
         List<Listener> all = listeners.computeIfAbsent(reel, id -> new CopyOnWriteArrayList<>());
@@ -59,7 +57,7 @@ public class EventHub {
         all.add(listener);
         Runnable leave = () -> {
             if (all.remove(listener)) {
-                left(address);
+                left(whose);
             }
             listener.close();
         };
@@ -71,13 +69,13 @@ public class EventHub {
         return emitter;
     }
 
-    private void left(String address) {
-        ofAddress.computeIfPresent(address, (who, count) -> count == 1 ? null : count - 1);
+    private void left(String whose) {
+        open.computeIfPresent(whose, (who, count) -> count == 1 ? null : count - 1);
     }
 
     /** @return how many are open */
     public int streams() {
-        return ofAddress.values().stream().mapToInt(Integer::intValue).sum();
+        return open.values().stream().mapToInt(Integer::intValue).sum();
     }
 
     public boolean hasListeners(String reel) {
