@@ -7,6 +7,7 @@ import dobbin.server.data.DataStore;
 import dobbin.server.entry.Password;
 import dobbin.server.people.People;
 import dobbin.server.people.PeopleCommands;
+import dobbin.server.web.Refused;
 import java.io.IOException;
 import java.net.BindException;
 import java.nio.file.Path;
@@ -111,7 +112,7 @@ public class DobbinServer {
     }
 
     private static Optional<String> known(Throwable cause) {
-        if (cause instanceof CannotStart) {
+        if (cause instanceof CannotStart || cause instanceof Refused) {
             return Optional.of(cause.getMessage());
         }
         if (cause instanceof PortInUseException taken) {

@@ -23,8 +23,8 @@ final class BackupStore {
     private static final String USER = "dobbin";
     private static final String COUNT = "SELECT COUNT(*) FROM reel WHERE removed_at IS NULL";
     private static final String FILES = """
-            SELECT id AS name, bytes FROM picture WHERE base IS NULL
-            UNION ALL SELECT sha256, bytes FROM delivery WHERE sha256 IS NOT NULL
+            SELECT id AS name, bytes FROM picture WHERE base IS NULL AND bytes IS NOT NULL
+            UNION ALL SELECT sha256, bytes FROM delivery WHERE sha256 IS NOT NULL AND bytes IS NOT NULL
             UNION ALL SELECT id, bytes FROM typeface""";
 
     private BackupStore() {}

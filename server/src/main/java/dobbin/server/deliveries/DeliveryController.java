@@ -16,7 +16,6 @@ import dobbin.server.reels.OpenReel;
 import dobbin.server.reels.Reels;
 import dobbin.server.reels.Seen;
 import dobbin.server.web.NotFound;
-import dobbin.server.web.Refused;
 import dobbin.server.work.Turns;
 import dobbin.server.work.Turns.Urgency;
 import dobbin.server.work.Whose;
@@ -25,10 +24,13 @@ import dobbin.slim.Drawing;
 import dobbin.slim.Framed;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import org.springframework.core.io.InputStreamResource;
+import org.springframework.core.io.Resource;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -157,23 +159,19 @@ class DeliveryController {
 
     /** The file itself; it never changes. With {@code download} the browser saves it under its name. */
     @GetMapping(path = "/api/deliveries/{delivery}.gif", produces = MediaType.IMAGE_GIF_VALUE)
-    ResponseEntity<byte[]> file(@PathVariable String delivery, @RequestParam(defaultValue = "false") boolean download) {
-        DeliveryStore.NamedFile file = store.file(delivery)
+    ResponseEntity<Resource> file(@PathVariable String delivery, @RequestParam(defaultValue = "false") boolean download)
+            throws IOException {
+        DeliveredFile file = store.file(delivery)
                 .filter(found -> rights.ofWhoAsks(found.reel()) != Right.NOTHING)
                 .orElseThrow(() -> new NotFound("There is no delivery " + delivery + "."));
-        if (file.isDamaged()) {
-            throw new Refused(
-                    HttpStatus.INTERNAL_SERVER_ERROR,
-                    "This delivery is damaged on the disk: it is not the file that was made. Deliver it again, or put a"
-                            + " backup of the data file back.");
-        }
         ContentDisposition disposition = (download ? ContentDisposition.attachment() : ContentDisposition.inline())
                 .filename(FileName.safe(file.name()) + ".gif", StandardCharsets.UTF_8)
                 .build();
         return ResponseEntity.ok()
                 .cacheControl(UNCHANGING)
                 .header(HttpHeaders.CONTENT_DISPOSITION, disposition.toString())
-                .body(file.bytes());
+                .contentLength(file.size())
+                .body(new InputStreamResource(file.checked()));
     }
 
     /** With which it was made, to be used again. */

@@ -62,9 +62,11 @@ class DeliveryOrders {
         Delivered made = encoder.encode(seen, progress);
         DeliveryStore.Entry entry = entry(freeName(order.reel(), wanted.name()), seen.reel(), made);
         data.needRoom(made.bytes().length);
+        String place = deliveries.put(entry.id(), made.bytes());
         transaction.executeWithoutResult(status -> {
             order.done(entry.id());
-            deliveries.insert(order.reel(), entry, made.bytes(), seen.reel().delivery());
+            deliveries.insert(
+                    order.reel(), entry, place, made.bytes(), seen.reel().delivery());
         });
         appearances.look(order.reel(), seen, entry.id());
         return entry.id();

@@ -2,12 +2,15 @@ package dobbin.server.deliveries;
 
 import dobbin.reel.ContentName;
 import dobbin.reel.Delivery;
+import dobbin.server.bucket.Bucket;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import tools.jackson.core.JacksonException;
@@ -18,14 +21,15 @@ import tools.jackson.databind.json.JsonMapper;
 class DeliveryStore {
     private static final String INSERT = """
             INSERT INTO delivery (id, reel, name, made, width, height, frames, colors, plays, millis, byte_count, bytes,
-                sha256, settings)
+                sha256, settings, place)
             VALUES (:id, :reel, :name, :made, :width, :height, :frames, :colors, :plays, :millis, :byteCount, :bytes,
-                :sha256, :settings)""";
+                :sha256, :settings, :place)""";
     private static final String SELECT_OF_REEL = """
             SELECT id, name, made, width, height, frames, colors, plays, millis, byte_count AS bytes,
                 settings IS NOT NULL AS has_settings, error
             FROM delivery WHERE reel = :reel AND removed IS NULL ORDER BY made DESC, id""";
-    private static final String SELECT_FILE = "SELECT reel, name, bytes, sha256 FROM delivery WHERE id = :id";
+    private static final String SELECT_FILE =
+            "SELECT reel, name, byte_count, place, bytes, sha256 FROM delivery WHERE id = :id";
     private static final String SELECT_SETTINGS =
             "SELECT settings FROM delivery WHERE id = :id AND reel = :reel AND settings IS NOT NULL";
     private static final String REMOVE =
@@ -35,13 +39,17 @@ class DeliveryStore {
     private static final String SET_ERROR = "UPDATE delivery SET error = :error WHERE id = :id";
     private static final String PURGE = "DELETE FROM delivery WHERE removed < :before";
 
+    private static final String SELECT_PLACES = "SELECT place FROM delivery WHERE place IN (:places)";
+    private static final String FILE = "file.gif";
+
     private final JdbcClient jdbc;
-
     private final JsonMapper json;
+    private final Bucket bucket;
 
-    DeliveryStore(JdbcClient jdbc, JsonMapper json) {
+    DeliveryStore(JdbcClient jdbc, JsonMapper json, Bucket bucket) {
         this.jdbc = jdbc;
         this.json = json;
+        this.bucket = bucket;
     }
 
     /**
@@ -64,14 +72,22 @@ class DeliveryStore {
             boolean hasSettings,
             @Schema(types = {"number", "null"}) Double error) {}
 
-    /** @param sha256 of the file when it was delivered; null for those of earlier versions */
-    record NamedFile(String reel, String name, byte[] bytes, String sha256) {
-        boolean isDamaged() {
-            return sha256 != null && !ContentName.of(bytes).equals(sha256);
+    /**
+     * Puts the file of a delivery where files are kept, before the delivery itself is.
+     *
+     * @return its place in the bucket, or null where it lies in the database
+     */
+    String put(String id, byte[] bytes) {
+        if (!bucket.isChosen()) {
+            return null;
         }
+        String place = RemovedDeliveries.PLACES + id;
+        bucket.put(place, FILE, bytes);
+        return place;
     }
 
-    void insert(String reel, Entry entry, byte[] bytes, Delivery settings) {
+    /** @param place where its file was put */
+    void insert(String reel, Entry entry, String place, byte[] bytes, Delivery settings) {
         jdbc.sql(INSERT)
                 .param("id", entry.id())
                 .param("reel", reel)
@@ -84,9 +100,10 @@ class DeliveryStore {
                 .param("plays", entry.plays())
                 .param("millis", entry.millis())
                 .param("byteCount", entry.bytes())
-                .param("bytes", bytes)
+                .param("bytes", place == null ? bytes : null)
                 .param("sha256", ContentName.of(bytes))
                 .param("settings", json.writeValueAsString(settings))
+                .param("place", place)
                 .update();
     }
 
@@ -113,12 +130,29 @@ class DeliveryStore {
         jdbc.sql(SET_ERROR).param("id", id).param("error", error).update();
     }
 
-    Optional<NamedFile> file(String id) {
+    /** @return its file, which is read when it is opened */
+    Optional<DeliveredFile> file(String id) {
         return jdbc.sql(SELECT_FILE)
                 .param("id", id)
-                .query((row, n) -> new NamedFile(
-                        row.getString("reel"), row.getString("name"), row.getBytes("bytes"), row.getString("sha256")))
+                .query((row, n) -> {
+                    String place = row.getString("place");
+                    return new DeliveredFile(
+                            row.getString("reel"),
+                            row.getString("name"),
+                            row.getInt("byte_count"),
+                            row.getString("sha256"),
+                            row.getBytes("bytes"),
+                            () -> bucket.open(place, FILE));
+                })
                 .optional();
+    }
+
+    /** @return those of the places that deliveries are in */
+    Set<String> places(Set<String> places) {
+        return new HashSet<>(jdbc.sql(SELECT_PLACES)
+                .param("places", places)
+                .query(String.class)
+                .list());
     }
 
     /** @return with which settings it was made; nothing where another version of Dobbin stored them with others */

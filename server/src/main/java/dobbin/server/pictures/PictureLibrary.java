@@ -44,6 +44,9 @@ import org.springframework.stereotype.Service;
 /** All pictures: takes files in, and gives decoded pictures out from what is remembered of them. */
 @Service
 public class PictureLibrary implements Pictures {
+    /** What the places of pictures in the bucket begin with. */
+    public static final String PLACES = "pictures/";
+
     private static final Logger LOG = LoggerFactory.getLogger(PictureLibrary.class);
 
     /** Stored pictures were checked when they came; a reduced one may be anything up to that. */
@@ -277,6 +280,11 @@ public class PictureLibrary implements Pictures {
             store.delete(unnamed.subList(from, Math.min(unnamed.size(), from + DELETED_AT_ONCE)));
         }
         return unnamed.size();
+    }
+
+    /** @return those of the places in the bucket that pictures are in */
+    public Set<String> placesNamed(Set<String> places) {
+        return store.places(places);
     }
 
     /** What a picture is stored as a patch of is needed as long as it is. */

@@ -1,6 +1,7 @@
 package dobbin.server.pictures;
 
 import dobbin.render.Level;
+import dobbin.server.bucket.Bucket;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
@@ -12,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import java.util.zip.CRC32C;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -23,38 +25,51 @@ import org.springframework.stereotype.Repository;
 @Repository
 class PictureStore {
     private static final Logger LOG = LoggerFactory.getLogger(PictureStore.class);
+    private static final String WHOLE = "bytes";
+    private static final String WORKING = "working";
+    private static final String MEDIUM = "medium";
+    private static final String SMALL = "small";
+    /** What is less lies in the database, whatever is chosen: a stroke should not wait for a bucket. */
+    private static final int WORTH_A_PLACE_BYTES = 64_000;
+
     private static final String INSERT = """
             INSERT INTO picture (id, media_type, width, height, bytes, working, medium, small,
-                working_sum, medium_sum, small_sum, base)
+                working_sum, medium_sum, small_sum, base, place)
             VALUES (:id, :mediaType, :width, :height, :bytes, :working, :medium, :small,
-                :workingSum, :mediumSum, :smallSum, :base)""";
+                :workingSum, :mediumSum, :smallSum, :base, :place)""";
     private static final String SELECT_INFO = "SELECT id, width, height FROM picture WHERE id IN (:ids)";
     private static final Map<Level, String> SELECT_COPY = Map.of(
-            Level.SMALL, """
-                    SELECT COALESCE(small, medium, working, bytes) AS bytes, CASE
-                        WHEN small IS NOT NULL THEN small_sum WHEN medium IS NOT NULL THEN medium_sum
-                        WHEN working IS NOT NULL THEN working_sum END AS sum,
-                        COALESCE(small, medium, working) IS NULL AS whole
-                    FROM picture WHERE id = :id""",
-            Level.MEDIUM, """
-                    SELECT COALESCE(medium, working, bytes) AS bytes, CASE
-                        WHEN medium IS NOT NULL THEN medium_sum WHEN working IS NOT NULL THEN working_sum END AS sum,
-                        COALESCE(medium, working) IS NULL AS whole
-                    FROM picture WHERE id = :id""",
-            Level.FULL, """
-                    SELECT COALESCE(working, bytes) AS bytes, working_sum AS sum, working IS NULL AS whole
-                    FROM picture WHERE id = :id""");
+            Level.SMALL, selectCopy(SMALL, MEDIUM, WORKING),
+            Level.MEDIUM, selectCopy(MEDIUM, WORKING),
+            Level.FULL, selectCopy(WORKING));
     private static final String TOUCH = "UPDATE picture SET came = CURRENT_TIMESTAMP WHERE id = :id";
-    private static final String SELECT_WHOLE = "SELECT bytes FROM picture WHERE id = :id";
+    private static final String SELECT_WHOLE =
+            "SELECT place, 'bytes' AS name, CAST(NULL AS BIGINT) AS sum, bytes FROM picture WHERE id = :id";
     private static final String SELECT_OLD = "SELECT id FROM picture WHERE came < :before";
     private static final String SELECT_BASES =
             "SELECT DISTINCT base FROM picture WHERE id IN (:ids) AND base IS NOT NULL";
+    private static final String SELECT_PLACES = "SELECT place FROM picture WHERE place IN (:places)";
     private static final String DELETE = "DELETE FROM picture WHERE id IN (:ids)";
 
     private final JdbcClient jdbc;
+    private final Bucket bucket;
 
-    PictureStore(JdbcClient jdbc) {
+    PictureStore(JdbcClient jdbc, Bucket bucket) {
         this.jdbc = jdbc;
+        this.bucket = bucket;
+    }
+
+    /** @return the statement that finds the first of those copies that there is, or the picture itself */
+    private static String selectCopy(String... copies) {
+        StringBuilder name = new StringBuilder("CASE");
+        StringBuilder sum = new StringBuilder("CASE");
+        for (String copy : copies) {
+            String isThere = " WHEN %1$s IS NOT NULL OR (place IS NOT NULL AND %1$s_sum IS NOT NULL)".formatted(copy);
+            name.append(isThere).append(" THEN '%s'".formatted(copy));
+            sum.append(isThere).append(" THEN %s_sum".formatted(copy));
+        }
+        return "SELECT place, %s ELSE 'bytes' END AS name, %s END AS sum, COALESCE(%s, bytes) AS bytes FROM picture WHERE id = :id"
+                .formatted(name, sum, String.join(", ", copies));
     }
 
     /**
@@ -90,23 +105,45 @@ class PictureStore {
 
     /** Whoever comes second with the same content finds it kept already, which is all that was wanted. */
     void insert(Row row) {
+        String place = put(row);
+        boolean here = place == null;
         try {
             jdbc.sql(INSERT)
                     .param("id", row.info().id())
                     .param("mediaType", row.mediaType())
                     .param("width", row.info().width())
                     .param("height", row.info().height())
-                    .param("bytes", row.bytes())
-                    .param("working", row.working())
-                    .param("medium", row.medium())
-                    .param("small", row.small())
+                    .param("bytes", here ? row.bytes() : null)
+                    .param("working", here ? row.working() : null)
+                    .param("medium", here ? row.medium() : null)
+                    .param("small", here ? row.small() : null)
                     .param("workingSum", sumOf(row.working()))
                     .param("mediumSum", sumOf(row.medium()))
                     .param("smallSum", sumOf(row.small()))
                     .param("base", row.base())
+                    .param("place", place)
                     .update();
         } catch (DuplicateKeyException e) {
             LOG.debug("Picture {} came twice at once", row.info().id());
+        }
+    }
+
+    /** @return where in the bucket all of it lies, or null where it lies in the database */
+    private String put(Row row) {
+        if (!bucket.isChosen() || row.size() < WORTH_A_PLACE_BYTES) {
+            return null;
+        }
+        String place = PictureLibrary.PLACES + row.info().id() + '-' + UUID.randomUUID();
+        bucket.put(place, WHOLE, row.bytes());
+        put(place, WORKING, row.working());
+        put(place, MEDIUM, row.medium());
+        put(place, SMALL, row.small());
+        return place;
+    }
+
+    private void put(String place, String name, byte[] copy) {
+        if (copy != null) {
+            bucket.put(place, name, copy);
         }
     }
 
@@ -125,10 +162,7 @@ class PictureStore {
 
     /** @return the smallest stored copy that serves at {@code level} */
     Optional<Copy> copy(String id, Level level) {
-        return jdbc.sql(SELECT_COPY.get(level))
-                .param("id", id)
-                .query(PictureStore::copyOf)
-                .optional();
+        return found(SELECT_COPY.get(level), id);
     }
 
     /** It came again, and may be named soon. */
@@ -138,7 +172,35 @@ class PictureStore {
 
     /** @return the picture itself */
     Optional<byte[]> whole(String id) {
-        return jdbc.sql(SELECT_WHOLE).param("id", id).query(byte[].class).optional();
+        return found(SELECT_WHOLE, id).map(Copy::bytes);
+    }
+
+    private Optional<Copy> found(String select, String id) {
+        return jdbc.sql(select).param("id", id).query(Found::of).optional().map(this::copy);
+    }
+
+    private Copy copy(Found found) {
+        byte[] bytes = found.place == null ? found.bytes : bucket.get(found.place, found.name);
+        return new Copy(bytes, found.sum, found.name.equals(WHOLE));
+    }
+
+    /** What the database knows of a copy. @param bytes null where they lie in a place */
+    private record Found(String place, String name, Long sum, byte[] bytes) {
+        static Found of(ResultSet row, int number) throws SQLException {
+            return new Found(
+                    row.getString("place"),
+                    row.getString("name"),
+                    row.getObject("sum", Long.class),
+                    row.getBytes("bytes"));
+        }
+    }
+
+    /** @return those of the places that pictures are in */
+    Set<String> places(Set<String> places) {
+        return new HashSet<>(jdbc.sql(SELECT_PLACES)
+                .param("places", places)
+                .query(String.class)
+                .list());
     }
 
     /** @return the pictures that those are stored as patches of */
@@ -161,10 +223,6 @@ class PictureStore {
 
     void delete(List<String> ids) {
         jdbc.sql(DELETE).param("ids", ids).update();
-    }
-
-    private static Copy copyOf(ResultSet row, int number) throws SQLException {
-        return new Copy(row.getBytes("bytes"), row.getObject("sum", Long.class), row.getBoolean("whole"));
     }
 
     private static Long sumOf(byte[] bytes) {

@@ -1,6 +1,7 @@
 package dobbin.server.upkeep;
 
 import dobbin.server.Settings;
+import dobbin.server.bucket.Bucket;
 import dobbin.server.data.DataStore;
 import dobbin.server.deliveries.RemovedDeliveries;
 import dobbin.server.pictures.PictureLibrary;
@@ -30,12 +31,20 @@ class Upkeep {
     private final Shelf shelf;
     private final PictureLibrary pictures;
     private final RemovedDeliveries deliveries;
+    private final Bucket bucket;
     private final Settings settings;
     private volatile boolean purged;
     private long changesSeen;
     private long changesCompacted;
 
-    Upkeep(DataStore data, Shelf shelf, PictureLibrary pictures, RemovedDeliveries deliveries, Settings settings) {
+    Upkeep(
+            DataStore data,
+            Shelf shelf,
+            PictureLibrary pictures,
+            RemovedDeliveries deliveries,
+            Bucket bucket,
+            Settings settings) {
+        this.bucket = bucket;
         this.data = data;
         this.shelf = shelf;
         this.pictures = pictures;
@@ -85,7 +94,12 @@ class Upkeep {
                 shelf.purge(expired);
             }
             Set<String> named = shelf.picturesNamed();
-            return pictures.sweep(came, named);
+            int swept = pictures.sweep(came, named);
+            if (bucket.isChosen()) {
+                bucket.sweep(PictureLibrary.PLACES, came, pictures::placesNamed);
+                bucket.sweep(RemovedDeliveries.PLACES, came, deliveries::placesNamed);
+            }
+            return swept;
         } catch (RuntimeException e) {
             LOG.warn("Nothing was swept", e);
             return 0;

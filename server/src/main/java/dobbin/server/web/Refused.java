@@ -11,6 +11,11 @@ public final class Refused extends RuntimeException {
         this.status = status;
     }
 
+    public Refused(HttpStatus status, String message, Throwable cause) {
+        super(message, cause);
+        this.status = status;
+    }
+
     HttpStatus status() {
         return status;
     }

@@ -1,0 +1,2 @@
+/** Where pictures and deliveries lie when they are not in the database. */
+package dobbin.server.bucket;
