@@ -28,9 +28,9 @@ import org.flywaydb.core.api.FlywayException;
  * and columns there are is asked of the databases, so that none is forgotten.
  */
 final class MoveStore {
-    /** What Flyway knows of each database by itself, and who has signed in. */
+    /** What Flyway knows of each database by itself, who has signed in, and what Dobbins told one another. */
     private static final Set<String> STAYS =
-            Set.of("flyway_schema_history", "browser_session", "browser_session_attributes");
+            Set.of("flyway_schema_history", "browser_session", "browser_session_attributes", "told");
 
     private static final String READ_A_ROW_AT_A_TIME = "SET LAZY_QUERY_EXECUTION 1";
     /** So few, since each can hold a picture of many megabytes. */

@@ -37,7 +37,11 @@ public class DataStore {
         this.quota = quota;
         this.folder = Path.of(settings.dataFolder());
         this.reserveBytes = settings.diskReserve().toBytes();
-        this.engine = H2Store.isAt(address) ? new H2Store(new JdbcTemplate(source)) : new PostgresStore();
+        this.engine = engine(address, new JdbcTemplate(source));
+    }
+
+    private static Engine engine(String address, JdbcTemplate jdbc) {
+        return H2Store.isAt(address) ? new H2Store(jdbc) : new ServerStore(jdbc, H2Store.isServerAt(address));
     }
 
     /**

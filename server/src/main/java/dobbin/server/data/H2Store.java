@@ -11,7 +11,9 @@ import org.springframework.jdbc.core.JdbcTemplate;
 
 /** One file in the data folder, for one Dobbin. */
 final class H2Store implements Engine {
-    private static final String ADDRESS = "jdbc:h2:";
+    private static final String FORCE = "CHECKPOINT SYNC";
+    private static final String ADDRESS = "jdbc:h2:.*";
+    private static final String SERVER = "jdbc:h2:(tcp|ssl):.*";
 
     private final JdbcTemplate jdbc;
 
@@ -20,12 +22,21 @@ final class H2Store implements Engine {
     }
 
     static boolean isAt(String address) {
-        return address.startsWith(ADDRESS);
+        return address.matches(ADDRESS) && !isServerAt(address);
+    }
+
+    /** @return whether that is a server of H2, and not a file that is opened here */
+    static boolean isServerAt(String address) {
+        return address.matches(SERVER);
     }
 
     @Override
     public void force() {
-        jdbc.update("CHECKPOINT SYNC");
+        force(jdbc);
+    }
+
+    static void force(JdbcTemplate jdbc) {
+        jdbc.update(FORCE);
     }
 
     @Override

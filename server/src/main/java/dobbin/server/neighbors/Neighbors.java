@@ -1,5 +1,7 @@
 package dobbin.server.neighbors;
 
+import jakarta.annotation.PreDestroy;
+import java.util.Optional;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -18,12 +20,12 @@ public class Neighbors {
     private static final Logger LOG = LoggerFactory.getLogger(Neighbors.class);
 
     private final String own = UUID.randomUUID().toString();
-    private final NeighborStore channel;
+    private final Optional<Channel> channel;
     private final ApplicationEventPublisher events;
     private final JsonMapper json;
 
-    Neighbors(NeighborStore channel, ApplicationEventPublisher events, JsonMapper json) {
-        this.channel = channel;
+    Neighbors(ChannelStore channels, ApplicationEventPublisher events, JsonMapper json) {
+        this.channel = channels.channel();
         this.events = events;
         this.json = json;
     }
@@ -38,11 +40,11 @@ public class Neighbors {
 
     /** @param data becomes JSON */
     public void tell(String reel, String event, Object data) {
-        if (!channel.isThere()) {
+        if (channel.isEmpty()) {
             return;
         }
         try {
-            channel.tell(json.writeValueAsString(new Message(own, reel, event, data)));
+            channel.get().tell(json.writeValueAsString(new Message(own, reel, event, data)));
         } catch (DataAccessException e) {
             LOG.warn("Other Dobbins could not be told of a change", e);
         }
@@ -62,8 +64,11 @@ public class Neighbors {
 
     @EventListener
     void ready(ApplicationReadyEvent event) {
-        if (channel.isThere()) {
-            channel.listen(this::heard, () -> events.publishEvent(new Missed()));
-        }
+        channel.ifPresent(it -> it.listen(this::heard, () -> events.publishEvent(new Missed())));
+    }
+
+    @PreDestroy
+    void stop() {
+        channel.ifPresent(Channel::stop);
     }
 }

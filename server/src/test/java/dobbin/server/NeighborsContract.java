@@ -19,19 +19,25 @@ import java.util.concurrent.Flow;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
 
-/** Two Dobbins on one PostgreSQL database. {@code -Dedits=1000} for many edits. */
-class NeighborsTest {
-    private static final String DATABASE = Postgres.started().newDatabase();
+/** What two Dobbins on one database know of one another. {@code -Dedits=1000} for many edits. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+abstract class NeighborsContract {
     private static final int EDITS = Integer.getInteger("edits", 100);
 
     @RegisterExtension
-    private static final RunningServer one = new RunningServer().at(DATABASE);
+    private final RunningServer one;
 
     @RegisterExtension
-    private static final RunningServer other = new RunningServer().at(DATABASE);
+    private final RunningServer other;
+
+    NeighborsContract(String database) {
+        this.one = new RunningServer().at(database);
+        this.other = new RunningServer().at(database);
+    }
 
     /** What an event stream tells, a line at a time. */
     private static BlockingQueue<String> listening(RunningServer server, String id) throws InterruptedException {

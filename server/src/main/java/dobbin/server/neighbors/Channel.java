@@ -1,0 +1,18 @@
+package dobbin.server.neighbors;
+
+import java.util.function.Consumer;
+
+/** A way from one Dobbin to all that work with the same database, itself too. */
+interface Channel {
+    void tell(String message);
+
+    /**
+     * Listens from now on.
+     *
+     * @param heard called with each message, one's own too
+     * @param missed called when messages may have been lost
+     */
+    void listen(Consumer<String> heard, Runnable missed);
+
+    void stop();
+}

@@ -1,0 +1,7 @@
+package dobbin.server;
+
+class NeighborsOnPostgresTest extends NeighborsContract {
+    NeighborsOnPostgresTest() {
+        super(Postgres.started().newDatabase());
+    }
+}
