@@ -185,9 +185,10 @@ export const useReel = defineStore('reel', () => {
     stream.addEventListener('changed', (event) => {
       const { revision } = JSON.parse(event.data) as { revision: number }
       if (reel.value && revision > reel.value.revision && saving.value === 0) {
-        void catchUp(id)
+        void follow(id)
       }
     })
+    stream.addEventListener('access', () => void askAccess(id).catch(sayProblem))
     stream.addEventListener('looked', (event) => {
       const { revision } = JSON.parse(event.data) as { revision: number }
       if (reel.value?.id === id && revision === reel.value.revision) {
@@ -202,14 +203,22 @@ export const useReel = defineStore('reel', () => {
     })
   }
 
+  /** Takes over a change that was made elsewhere; what it weighs comes with an event. */
+  async function follow(id: string): Promise<void> {
+    try {
+      take(await answer(api.GET('/api/reels/{id}', { params: { path: { id } } })))
+    } catch (failure) {
+      sayProblem(failure)
+    }
+  }
+
   /** An answer that comes when another reel is open is not taken for it. */
   async function catchUp(id: string): Promise<void> {
     try {
       const path = { id }
-      const told = await answer(api.GET('/api/reels/{id}', { params: { path } }))
+      take(await answer(api.GET('/api/reels/{id}', { params: { path } })))
       const weighed = await answer(api.GET('/api/reels/{id}/weight', { params: { path } }))
       if (reel.value?.id === id) {
-        take(told)
         takeWeight(weighed)
         tried.value++
         delivered.value++

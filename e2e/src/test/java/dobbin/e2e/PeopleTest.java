@@ -153,6 +153,19 @@ class PeopleTest {
     }
 
     @Test
+    void anOpenPageLearnsWhatOneMayNow() {
+        give("Look");
+        ebbes.bringToFront();
+        ebbes.navigate(maras.url().replace("127.0.0.1", "localhost"));
+        Locator line = ebbes.getByText("You may look at it and take what is made of it");
+        assertThat(line).isVisible();
+        maras.bringToFront();
+        give("Change");
+        ebbes.bringToFront();
+        assertThat(line).hasCount(0);
+    }
+
+    @Test
     void anothersReelIsNotThere() {
         ebbes.navigate(maras.url().replace("127.0.0.1", "localhost"));
         assertThat(ebbes.getByText("This reel does not open")).isVisible();

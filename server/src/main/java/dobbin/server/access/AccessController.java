@@ -7,6 +7,7 @@ import dobbin.server.people.SignedIn;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpStatus;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -24,8 +25,16 @@ class AccessController {
     private final People people;
     private final TransactionTemplate transaction;
     private final DataStore data;
+    private final ApplicationEventPublisher events;
 
-    AccessController(Rights rights, AccessStore store, People people, TransactionTemplate transaction, DataStore data) {
+    AccessController(
+            Rights rights,
+            AccessStore store,
+            People people,
+            TransactionTemplate transaction,
+            DataStore data,
+            ApplicationEventPublisher events) {
+        this.events = events;
         this.rights = rights;
         this.store = store;
         this.people = people;
@@ -62,6 +71,7 @@ class AccessController {
         check(wanted, Set.copyOf(others(owner)));
         transaction.executeWithoutResult(status -> store.set(id, wanted.everyone(), wanted.people()));
         data.force();
+        events.publishEvent(new Given(id));
     }
 
     private static void check(NewAccess wanted, Set<String> known) {

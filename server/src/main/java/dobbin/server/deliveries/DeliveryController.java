@@ -89,7 +89,7 @@ class DeliveryController {
 
     record NewDelivery(String name) {}
 
-    /** Events: {@code changed} with a revision, {@code weight}, {@code delivered} when more is known of a delivery, and {@code job} for what was started on this reel. */
+    /** Events: {@code changed} with a revision, {@code weight}, {@code delivered} when more is known of a delivery, {@code access} when others may do more or less with it, and {@code job} for what was started on this reel. */
     @GetMapping(path = "/api/reels/{id}/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     SseEmitter listen(@PathVariable String id, HttpServletRequest request, HttpServletResponse response) {
         reels.open(id);

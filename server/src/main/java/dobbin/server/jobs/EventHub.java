@@ -1,5 +1,6 @@
 package dobbin.server.jobs;
 
+import dobbin.server.access.Given;
 import dobbin.server.neighbors.Neighbors;
 import dobbin.server.web.Refused;
 import jakarta.annotation.PreDestroy;
@@ -11,6 +12,7 @@ import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.function.BooleanSupplier;
+import org.springframework.context.event.EventListener;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.scheduling.annotation.EnableScheduling;
@@ -98,6 +100,12 @@ public class EventHub {
         for (Listener listener : listeners.getOrDefault(reel, List.of())) {
             listener.tell(() -> SseEmitter.event().name(event).data(data, MediaType.APPLICATION_JSON));
         }
+    }
+
+    /** Pages that have it open ask what they may do now. */
+    @EventListener
+    void given(Given given) {
+        publishEverywhere(given.reel(), "access", Map.of());
     }
 
     /** A line now and then shows which listeners have gone; and those who may not listen any more are let go. */

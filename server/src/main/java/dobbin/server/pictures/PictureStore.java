@@ -176,7 +176,11 @@ class PictureStore {
     }
 
     private Optional<Copy> found(String select, String id) {
-        return jdbc.sql(select).param("id", id).query(Found::of).optional().map(this::copy);
+        return jdbc.sql(select)
+                .param("id", id)
+                .query(PictureStore::found)
+                .optional()
+                .map(this::copy);
     }
 
     private Copy copy(Found found) {
@@ -185,14 +189,11 @@ class PictureStore {
     }
 
     /** What the database knows of a copy. @param bytes null where they lie in a place */
-    private record Found(String place, String name, Long sum, byte[] bytes) {
-        static Found of(ResultSet row, int number) throws SQLException {
-            return new Found(
-                    row.getString("place"),
-                    row.getString("name"),
-                    row.getObject("sum", Long.class),
-                    row.getBytes("bytes"));
-        }
+    private record Found(String place, String name, Long sum, byte[] bytes) {}
+
+    private static Found found(ResultSet row, int number) throws SQLException {
+        return new Found(
+                row.getString("place"), row.getString("name"), row.getObject("sum", Long.class), row.getBytes("bytes"));
     }
 
     /** @return those of the places that pictures are in */
