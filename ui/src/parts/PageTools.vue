@@ -15,10 +15,14 @@ import PasswordDialog from './PasswordDialog.vue'
 const theme = useTheme()
 const dark = computed(() => theme.global.current.value.dark)
 const changing = ref(false)
-const own: Action[][] = [[
-  { label: 'Change your password…', icon: mdiFormTextboxPassword, enabled: true, run: () => (changing.value = true) },
-  { label: 'Sign out', icon: mdiLogout, enabled: true, run: () => void signOut() },
-]]
+const colors = computed(() => (dark.value ? { label: 'Light colors', icon: mdiWhiteBalanceSunny } : { label: 'Dark colors', icon: mdiWeatherNight }))
+const own = computed<Action[][]>(() => [
+  [{ ...colors.value, enabled: true, run: toggleTheme }],
+  [
+    { label: 'Change your password…', icon: mdiFormTextboxPassword, enabled: true, run: () => (changing.value = true) },
+    { label: 'Sign out', icon: mdiLogout, enabled: true, run: () => void signOut() },
+  ],
+])
 
 onMounted(async () => {
   session.value ??= await answer(api.GET('/api/session')).catch(() => null)
@@ -32,10 +36,8 @@ async function signOut(): Promise<void> {
 
 <template>
   <span class="tools">
-    <v-btn :icon="dark ? mdiWhiteBalanceSunny : mdiWeatherNight" size="small"
-      :aria-label="dark ? 'Light colors' : 'Dark colors'" :title="dark ? 'Light colors' : 'Dark colors'"
-      @click="toggleTheme" />
-    <v-btn :icon="mdiKeyboardOutline" size="small" class="keys-list" aria-label="Keys" title="Keys (?)" @click="keyListShown = true" />
+    <v-btn :icon="colors.icon" size="small" :class="{ spared: session?.needed }" :aria-label="colors.label" :title="colors.label" @click="toggleTheme" />
+    <v-btn :icon="mdiKeyboardOutline" size="small" class="spared" aria-label="Keys" title="Keys (?)" @click="keyListShown = true" />
     <drop-menu v-if="session?.name">
       <template #activator="{ props: activator }">
         <v-btn v-bind="activator" :icon="mdiAccountOutline" size="small" :aria-label="session.name" :title="session.name" />
@@ -53,9 +55,9 @@ async function signOut(): Promise<void> {
   color: var(--ink2);
 }
 
-/* Where there is no room, there is hardly a keyboard; its ? still works. */
+/* Where there is no room, there is hardly a keyboard; its ? still works. Colors are in the menu of whoever signed in. */
 @media (max-width: 480px) {
-  .keys-list {
+  .spared {
     display: none;
   }
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { mdiMagnify } from '@mdi/js'
+import { computed, ref, watch } from 'vue'
 import { answer, api } from '@/api/client'
 import type { ReelCard, Right } from '@/api/types'
 import { say, sayProblem } from '@/ground/messages'
@@ -12,6 +13,8 @@ const CHOICES: { right: Right; label: string }[] = [
   { right: 'WORK', label: 'Change' },
 ]
 const EVERYONE = ''
+/** More than these are searched. */
+const MANY = 12
 
 const props = defineProps<{ card: ReelCard }>()
 const emit = defineEmits<{ copied: [] }>()
@@ -20,6 +23,11 @@ const shown = defineModel<boolean>({ required: true })
 /** By name; everyone's without one. */
 const rights = ref(new Map<string, Right>())
 const everybodys = ref(false)
+const wanted = ref<string | null>('')
+
+const isSearched = computed(() => rights.value.size > MANY)
+/** Everyone, and the people whose name has what is searched for. */
+const found = computed(() => [...rights.value].filter(([name]) => name === EVERYONE || name.toLowerCase().includes((wanted.value ?? '').trim().toLowerCase())))
 
 watch(shown, (now) => {
   if (now) void load()
@@ -30,7 +38,11 @@ async function load(): Promise<void> {
     const told = await answer(api.GET('/api/reels/{id}/access', { params: { path: { id: props.card.id } } }))
     everybodys.value = told.owner === null
     const given = new Map(told.people.map(({ name, right }) => [name, right]))
-    rights.value = new Map([[EVERYONE, told.everyone], ...told.names.map((name): [string, Right] => [name, given.get(name) ?? 'NOTHING'])])
+    const people = told.names.map((name): [string, Right] => [name, given.get(name) ?? 'NOTHING'])
+    const first = people.filter(([name]) => given.has(name))
+    const rest = people.filter(([name]) => !given.has(name))
+    rights.value = new Map([[EVERYONE, told.everyone], ...first, ...rest])
+    wanted.value = ''
   } catch (failure) {
     shown.value = false
     sayProblem(failure)
@@ -71,8 +83,9 @@ async function save(): Promise<boolean> {
   </dialog-card>
   <dialog-card v-else v-model="shown" :title="`Who may see “${card.name}”`" verb="Save" :width="520" :done="save">
     <p v-if="rights.size === 1" class="quiet">You are the only one with a name here.</p>
+    <v-text-field v-if="isSearched" v-model="wanted" label="Find a name" density="compact" clearable hide-details class="search" :prepend-inner-icon="mdiMagnify" />
     <div class="people">
-      <fieldset v-for="[name, right] in rights" :key="name">
+      <fieldset v-for="[name, right] in found" :key="name">
         <legend>{{ name === EVERYONE ? 'All who sign in' : name }}</legend>
         <v-btn-toggle :model-value="right" mandatory density="compact" variant="outlined" color="primary" divided
           @update:model-value="rights.set(name, $event)">
@@ -80,6 +93,7 @@ async function save(): Promise<boolean> {
         </v-btn-toggle>
       </fieldset>
     </div>
+    <p v-if="found.length === 1 && rights.size > 1" class="quiet">Nobody here has “{{ wanted }}” in their name.</p>
     <p class="quiet note">Whoever may look can play it, save what is made of it and copy it. Removing it stays yours.</p>
   </dialog-card>
 </template>
@@ -93,11 +107,15 @@ async function save(): Promise<boolean> {
   overflow-y: auto;
 }
 
+.search {
+  margin-bottom: 8px;
+}
+
 fieldset {
   display: flex;
   align-items: center;
   justify-content: space-between;
-  gap: 12px;
+  gap: 8px;
   padding: 5px 8px;
   border-radius: 8px;
 }
@@ -110,9 +128,14 @@ fieldset:first-child {
 /* A legend takes part in the row only where it floats. */
 legend {
   float: left;
+  flex: 1 1 0;
   min-width: 0;
   overflow: hidden;
   text-overflow: ellipsis;
+}
+
+.v-btn-toggle {
+  flex: none;
 }
 
 .note {

@@ -7,7 +7,11 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
+import java.util.List;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
@@ -34,6 +38,10 @@ class PeopleTest {
         Path data = folder.resolve("data");
         add("Mara", data);
         add("Ebbe", data);
+        List<String> others = IntStream.rangeClosed(1, 15)
+                .mapToObj(number -> "Keeper " + number + ":{noop}never signs in")
+                .toList();
+        Files.write(data.resolve("people"), others, StandardOpenOption.APPEND);
         app = App.start(data);
     }
 
@@ -163,6 +171,26 @@ class PeopleTest {
         give("Change");
         ebbes.bringToFront();
         assertThat(line).hasCount(0);
+    }
+
+    @Test
+    void amongManyOneIsFoundByPartOfTheName() {
+        maras.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Shelf"))
+                .click();
+        maras.locator("article")
+                .first()
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Who may see"))
+                .click();
+        Locator people = maras.getByRole(AriaRole.DIALOG).getByRole(AriaRole.GROUP);
+        assertThat(people.filter(new Locator.FilterOptions().setHasText("Nothing")))
+                .hasCount(17);
+        Locator search = maras.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Find a name"));
+        search.fill("eBB");
+        assertThat(people.filter(new Locator.FilterOptions().setHasText("Ebbe")))
+                .isVisible();
+        assertThat(maras.getByText("Keeper 1")).hasCount(0);
+        search.fill("storm");
+        assertThat(maras.getByText("Nobody here has “storm” in their name.")).isVisible();
     }
 
     @Test
