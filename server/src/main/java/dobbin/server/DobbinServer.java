@@ -93,7 +93,7 @@ public class DobbinServer {
             var settings = event.getEnvironment();
             Password.problemWith(settings).ifPresent(CannotStart::because);
             Path folder = Path.of(settings.getRequiredProperty("dobbin.data-folder"));
-            People.problemWith(folder).ifPresent(CannotStart::because);
+            People.problemWith(People.folder(settings)).ifPresent(CannotStart::because);
             DataFolder.problemWith(folder).ifPresent(CannotStart::because);
         });
         return application.run(args);

@@ -31,7 +31,7 @@ public final class Password {
         }
         if (password.isEmpty()) {
             return isForThisMachineAlone(settings.getProperty("server.address", ""))
-                            || People.areIn(Path.of(settings.getProperty("dobbin.data-folder", "")))
+                            || People.areIn(People.folder(settings))
                     ? Optional.empty()
                     : Optional.of(
                             "Whoever reaches this address could change everything: give Dobbin a password."

@@ -43,6 +43,7 @@ public class Orders {
 
     private final Map<String, Kind<?>> kinds = new ConcurrentHashMap<>();
     private final Set<String> held = ConcurrentHashMap.newKeySet();
+    private volatile boolean stopping;
 
     Orders(JobStore store, Jobs jobs, EventHub hub, DataStore data, JsonMapper json) {
         this.store = store;
@@ -182,7 +183,9 @@ public class Orders {
             } catch (CancellationException e) {
                 throw e;
             } catch (RuntimeException | OutOfMemoryError | StackOverflowError e) {
-                store.end(order.id, Job.State.FAILED, null, Failures.sentence(e));
+                if (!stopping) {
+                    store.end(order.id, Job.State.FAILED, null, Failures.sentence(e));
+                }
                 throw e;
             } finally {
                 held.remove(order.id);
@@ -267,6 +270,7 @@ public class Orders {
     /** What was not ended here is for another at once. */
     @PreDestroy
     void leave() {
+        stopping = true;
         try {
             store.leave(held);
             held.clear();

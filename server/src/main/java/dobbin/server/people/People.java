@@ -1,6 +1,5 @@
 package dobbin.server.people;
 
-import dobbin.server.Settings;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -12,6 +11,8 @@ import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.core.env.Environment;
+import org.springframework.core.env.PropertyResolver;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
@@ -22,8 +23,10 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class People {
-    /** Who there is, in the data folder. */
+    /** Who there is. */
     public static final String FILE = "people";
+
+    private static final String FOLDER_SETTING = "dobbin.people-folder";
 
     private static final Logger LOG = LoggerFactory.getLogger(People.class);
     private static final PasswordEncoder ENCODER = PasswordEncoderFactories.createDelegatingPasswordEncoder();
@@ -37,8 +40,13 @@ public class People {
     private record Known(FileTime written, Map<String, String> hashes) {}
 
     @Autowired
-    People(Settings settings) {
-        this(Path.of(settings.dataFolder()));
+    People(Environment settings) {
+        this(folder(settings));
+    }
+
+    /** @return where the file of people lies: in the data folder, unless several Dobbins share another */
+    public static Path folder(PropertyResolver settings) {
+        return Path.of(settings.getProperty(FOLDER_SETTING, ""));
     }
 
     public People(Path folder) {

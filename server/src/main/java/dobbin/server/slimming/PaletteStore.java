@@ -14,10 +14,10 @@ import org.springframework.stereotype.Repository;
 class PaletteStore {
     private static final String INSERT =
             "INSERT INTO palette (id, name, colors, made, owner) VALUES (:id, :name, :colors, :made, :owner)";
-    private static final String SELECT = """
-            SELECT id, name, colors FROM palette WHERE owner IS NULL OR owner = :person OR :all ORDER BY name, id""";
-    private static final String DELETE = """
-            DELETE FROM palette WHERE id = :id AND (owner IS NULL OR owner = :person OR :all)""";
+    private static final String SELECT = "SELECT id, name, colors FROM palette WHERE TRUE";
+    private static final String DELETE = "DELETE FROM palette WHERE id = :id";
+    private static final String OWNED = " AND (owner IS NULL OR owner = :person)";
+    private static final String IN_ORDER = " ORDER BY name, id";
 
     private final JdbcClient jdbc;
 
@@ -43,7 +43,7 @@ class PaletteStore {
 
     /** @param person whose they are; nothing for all there are */
     List<NamedPalette> of(Optional<String> person) {
-        return ofPerson(SELECT, person)
+        return of(person, SELECT + (person.isPresent() ? OWNED : "") + IN_ORDER)
                 .query((row, n) -> new NamedPalette(
                         row.getString("id"),
                         row.getString("name"),
@@ -52,10 +52,14 @@ class PaletteStore {
     }
 
     boolean delete(String id, Optional<String> person) {
-        return ofPerson(DELETE, person).param("id", id).update() == 1;
+        return of(person, DELETE + (person.isPresent() ? OWNED : ""))
+                        .param("id", id)
+                        .update()
+                == 1;
     }
 
-    private JdbcClient.StatementSpec ofPerson(String sql, Optional<String> person) {
-        return jdbc.sql(sql).param("person", person.orElse("")).param("all", person.isEmpty());
+    private JdbcClient.StatementSpec of(Optional<String> person, String sql) {
+        JdbcClient.StatementSpec statement = jdbc.sql(sql);
+        return person.map(name -> statement.param("person", name)).orElse(statement);
     }
 }
