@@ -17,6 +17,7 @@ import org.springframework.util.unit.DataSize;
  * @param maxFramesPerFile of one animation
  * @param longestReading how much of one processor reading a still may take
  * @param patience how long the body of a request may come as slowly as it likes
+ * @param bodiesAtOnce how many request bodies one address may send at a time
  * @param diskReserve what must stay free on the disk
  * @param quota of bytes for one person, where people have names; 0 for none
  * @param daysRemoved how long removed reels can be put back
@@ -35,6 +36,7 @@ public record Settings(
         int maxFramesPerFile,
         Duration longestReading,
         Duration patience,
+        int bodiesAtOnce,
         DataSize diskReserve,
         DataSize quota,
         int daysRemoved,

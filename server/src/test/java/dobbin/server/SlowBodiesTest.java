@@ -27,6 +27,36 @@ class SlowBodiesTest {
     @RegisterExtension
     private static final RunningServer server = new RunningServer("--dobbin.patience=1s");
 
+    @RegisterExtension
+    private static final RunningServer named = new RunningServer().with("Mara", "Ebbe");
+
+    @Test
+    void whoeverSendsTooMuchAtOnceWaitsAndNobodyElseDoes() throws IOException {
+        Guest mara = Guest.of(named, "Mara");
+        Guest ebbe = Guest.of(named, "Ebbe");
+        String head = "POST /api/reels HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Type: application/json\r\nCookie: "
+                + mara.cookie() + "\r\nContent-Length: 1000\r\n\r\n";
+        List<Socket> sending = new ArrayList<>();
+        for (int i = 0; i < 16; i++) {
+            Socket socket = new Socket("127.0.0.1", named.address("/").getPort());
+            socket.getOutputStream().write(head.getBytes(StandardCharsets.US_ASCII));
+            sending.add(socket);
+        }
+        // They are counted once each has come to a thread.
+        RunningServer.Answer refused = mara.post("/api/reels", "{\"name\":\"Tide\"}");
+        for (int again = 0; again < 100 && refused.status() != 429; again++) {
+            LockSupport.parkNanos(BETWEEN_BYTES_NANOS);
+            refused = mara.post("/api/reels", "{\"name\":\"Tide\"}");
+        }
+        assertThat(refused.status()).isEqualTo(429);
+        assertThat(refused.detail()).isEqualTo("You are sending too much at once. Wait until some of it has arrived.");
+        assertThat(mara.get("/api/reels").status()).isEqualTo(200);
+        assertThat(ebbe.post("/api/reels", "{\"name\":\"Tide\"}").status()).isEqualTo(201);
+        for (Socket socket : sending) {
+            socket.close();
+        }
+    }
+
     private static Socket begun(String path, String type) throws IOException {
         Socket socket = new Socket("127.0.0.1", server.address("/").getPort());
         String head = "POST " + path + " HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Type: " + type

@@ -2,7 +2,6 @@ package dobbin.server.entry;
 
 import dobbin.server.people.SignedIn;
 import dobbin.server.web.ProblemWriter;
-import dobbin.server.work.Whose;
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
@@ -87,22 +86,6 @@ class Doorkeeper {
         return who -> {
             throw new ProviderNotFoundException("Signing in is the session controller's");
         };
-    }
-
-    /** Work is shared out between people, and where they have no names, between their sessions. */
-    private static final class Shares extends OncePerRequestFilter {
-        @Override
-        protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
-                throws ServletException, IOException {
-            HttpSession session = request.getSession(false);
-            String whose = SignedIn.name().orElseGet(() -> session == null ? "" : session.getId());
-            Whose.While theirs = Whose.is(whose);
-            try {
-                chain.doFilter(request, response);
-            } finally {
-                theirs.close();
-            }
-        }
     }
 
     private static final class SessionEnd extends OncePerRequestFilter {

@@ -22,8 +22,6 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class Bodies implements WebServerFactoryCustomizer<TomcatServletWebServerFactory> {
-    private static final int MOST_OF_AN_ADDRESS = 32;
-
     private final Settings settings;
     private final Map<String, Integer> underWay = new ConcurrentHashMap<>();
 
@@ -50,7 +48,7 @@ class Bodies implements WebServerFactoryCustomizer<TomcatServletWebServerFactory
             String address = String.valueOf(request.getRemoteAddr());
             int count = underWay.merge(address, 1, Integer::sum);
             try {
-                if (count > MOST_OF_AN_ADDRESS) {
+                if (count > settings.bodiesAtOnce()) {
                     ProblemWriter.write(
                             response,
                             HttpStatus.TOO_MANY_REQUESTS,
