@@ -6,6 +6,7 @@ import dobbin.gif.GifFrame;
 import dobbin.gif.GifReader;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
+import dobbin.reel.ContentName;
 import dobbin.server.RunningServer.Answer;
 import dobbin.server.deliveries.RemovedDeliveries;
 import dobbin.skerry.SkerryPoint;
@@ -17,14 +18,19 @@ import java.io.InputStreamReader;
 import java.net.Socket;
 import java.net.URLConnection;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Random;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -81,6 +87,36 @@ class DeliveriesTest {
         assertThat(server.get(path(reel) + "/files/" + weight.get("file").asString() + ".gif")
                         .status())
                 .isEqualTo(404);
+    }
+
+    /** A large file goes over the disk, so that no memory waits for a slow browser; nothing of it stays there. */
+    @Test
+    void aLargeDeliveryIsTheSameFileAndLeavesNothingBehind() throws Exception {
+        String id = delivered(server.reelOf(COLORS), "Tide").get("result").asString();
+        byte[] large = new byte[3_000_000];
+        new Random(17).nextBytes(large);
+        String hash = ContentName.of(large);
+        store(id, large, hash);
+        Answer file = server.get("/api/deliveries/" + id + ".gif");
+        assertThat(file.body()).isEqualTo(large);
+        assertThat(file.response().headers().firstValueAsLong("Content-Length")).hasValue(large.length);
+        large[2_000_000] ^= 1;
+        store(id, large, hash);
+        assertThat(server.get("/api/deliveries/" + id + ".gif").detail())
+                .startsWith("This delivery is damaged on the disk");
+        try (Stream<Path> left = Files.list(server.data().resolve("incoming"))) {
+            assertThat(left).isEmpty();
+        }
+    }
+
+    private static void store(String id, byte[] bytes, String sha256) {
+        server.bean(JdbcTemplate.class)
+                .update(
+                        "UPDATE delivery SET bytes = ?, byte_count = ?, sha256 = ? WHERE id = ?",
+                        bytes,
+                        bytes.length,
+                        sha256,
+                        id);
     }
 
     @Test

@@ -171,7 +171,7 @@ class DeliveryController {
                 .cacheControl(UNCHANGING)
                 .header(HttpHeaders.CONTENT_DISPOSITION, disposition.toString())
                 .contentLength(file.size())
-                .body(new InputStreamResource(file.checked()));
+                .body(new InputStreamResource(file.source().open()));
     }
 
     /** With which it was made, to be used again. */

@@ -3,7 +3,16 @@ package dobbin.server.deliveries;
 import dobbin.reel.ContentName;
 import dobbin.reel.Delivery;
 import dobbin.server.bucket.Bucket;
+import dobbin.server.data.Spool;
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
@@ -29,7 +38,8 @@ class DeliveryStore {
                 settings IS NOT NULL AS has_settings, error
             FROM delivery WHERE reel = :reel AND removed IS NULL ORDER BY made DESC, id""";
     private static final String SELECT_FILE =
-            "SELECT reel, name, byte_count, place, bytes, sha256 FROM delivery WHERE id = :id";
+            "SELECT reel, name, byte_count, place, sha256 FROM delivery WHERE id = :id";
+    private static final String SELECT_BYTES = "SELECT bytes FROM delivery WHERE id = :id";
     private static final String SELECT_SETTINGS =
             "SELECT settings FROM delivery WHERE id = :id AND reel = :reel AND settings IS NOT NULL";
     private static final String REMOVE =
@@ -41,12 +51,15 @@ class DeliveryStore {
 
     private static final String SELECT_PLACES = "SELECT place FROM delivery WHERE place IN (:places)";
     private static final String FILE = "file.gif";
+    private static final int LARGE_BYTES = 1_000_000;
 
     private final JdbcClient jdbc;
     private final JsonMapper json;
     private final Bucket bucket;
+    private final Spool spool;
 
-    DeliveryStore(JdbcClient jdbc, JsonMapper json, Bucket bucket) {
+    DeliveryStore(JdbcClient jdbc, JsonMapper json, Bucket bucket, Spool spool) {
+        this.spool = spool;
         this.jdbc = jdbc;
         this.json = json;
         this.bucket = bucket;
@@ -136,15 +149,46 @@ class DeliveryStore {
                 .param("id", id)
                 .query((row, n) -> {
                     String place = row.getString("place");
-                    return new DeliveredFile(
-                            row.getString("reel"),
-                            row.getString("name"),
-                            row.getInt("byte_count"),
-                            row.getString("sha256"),
-                            row.getBytes("bytes"),
-                            () -> bucket.open(place, FILE));
+                    int size = row.getInt("byte_count");
+                    String sha256 = row.getString("sha256");
+                    DeliveredFile.Source source = place == null
+                            ? () -> read(id, size, sha256)
+                            : () -> new CheckedStream(bucket.open(place, FILE), size, sha256);
+                    return new DeliveredFile(row.getString("reel"), row.getString("name"), size, source);
                 })
                 .optional();
+    }
+
+    /** A large one goes over the disk: a browser may take it slowly, and neither memory nor the database should wait. */
+    private InputStream read(String id, int size, String sha256) throws IOException {
+        if (size <= LARGE_BYTES) {
+            return new ByteArrayInputStream(read(id, size, sha256, InputStream::readAllBytes));
+        }
+        Path file = spool.begin();
+        try {
+            read(id, size, sha256, in -> Files.copy(in, file, StandardCopyOption.REPLACE_EXISTING));
+            return Files.newInputStream(file, StandardOpenOption.DELETE_ON_CLOSE);
+        } catch (IOException | RuntimeException e) {
+            Spool.remove(file);
+            throw e;
+        }
+    }
+
+    private interface Reader<V> {
+        V read(InputStream in) throws IOException;
+    }
+
+    private <V> V read(String id, int size, String sha256, Reader<V> reader) {
+        return jdbc.sql(SELECT_BYTES)
+                .param("id", id)
+                .query((row, n) -> {
+                    try (InputStream in = new CheckedStream(row.getBinaryStream("bytes"), size, sha256)) {
+                        return reader.read(in);
+                    } catch (IOException e) {
+                        throw new UncheckedIOException(e);
+                    }
+                })
+                .single();
     }
 
     /** @return those of the places that deliveries are in */

@@ -164,7 +164,7 @@ class SlimController {
     /** The search that is under way, for who comes while it is: one or none. */
     @GetMapping("/api/reels/{id}/searches")
     List<SearchView> searches(@PathVariable String id) {
-        return slimming.search(reels.open(id).id()).stream()
+        return slimming.underWay(reels.open(id).id()).stream()
                 .map(search -> new SearchView(search.view(), search.request().fits()))
                 .toList();
     }

@@ -127,7 +127,7 @@ class Slimming {
     }
 
     /** @return the search that is under way, if there is one */
-    Optional<Orders.Found<Wanted>> search(String reel) {
+    Optional<Orders.Found<Wanted>> underWay(String reel) {
         return searches.underWay(reel);
     }
 
