@@ -18,6 +18,7 @@ import tools.jackson.databind.json.JsonMapper;
 /** Jobs that were asked for and not done, since their Dobbin was killed, or that another Dobbin does. */
 class OrdersTest {
     private static final String LEFT = "CURRENT_TIMESTAMP - INTERVAL '1' SECOND";
+    private static final String HELD_A_MOMENT = "CURRENT_TIMESTAMP + INTERVAL '2' SECOND";
     private static final String HELD = "CURRENT_TIMESTAMP + INTERVAL '60' SECOND";
 
     @RegisterExtension
@@ -84,7 +85,7 @@ class OrdersTest {
 
     @Test
     void aSearchThatNobodyHoldsIsGoneOnWith() {
-        String id = left("search", "{\"fits\":true,\"mayNarrow\":false,\"mayThin\":false}", 1, LEFT);
+        String id = left("search", "{\"fits\":true,\"mayNarrow\":false,\"mayThin\":false}", 1, HELD_A_MOMENT);
         assertThat(server.get("/api/reels/" + reel + "/searches")
                         .json()
                         .at("/0/job/id")
