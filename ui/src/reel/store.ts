@@ -203,20 +203,25 @@ export const useReel = defineStore('reel', () => {
     })
   }
 
-  /** Takes over a change that was made elsewhere; what it weighs comes with an event. */
-  async function follow(id: string): Promise<void> {
-    try {
-      take(await answer(api.GET('/api/reels/{id}', { params: { path: { id } } })))
-    } catch (failure) {
-      sayProblem(failure)
+  /** An answer that comes when another reel is open, or none, is not taken for it. @return whether it was taken over */
+  async function takeOver(id: string): Promise<boolean> {
+    const told = await answer(api.GET('/api/reels/{id}', { params: { path: { id } } }))
+    if (reel.value?.id !== id) {
+      return false
     }
+    take(told)
+    return true
   }
 
-  /** An answer that comes when another reel is open is not taken for it. */
+  /** Takes over a change that was made elsewhere; what it weighs comes with an event. */
+  const follow = (id: string): Promise<unknown> => takeOver(id).catch(sayProblem)
+
   async function catchUp(id: string): Promise<void> {
     try {
+      if (!(await takeOver(id))) {
+        return
+      }
       const path = { id }
-      take(await answer(api.GET('/api/reels/{id}', { params: { path } })))
       const weighed = await answer(api.GET('/api/reels/{id}/weight', { params: { path } }))
       if (reel.value?.id === id) {
         takeWeight(weighed)
