@@ -19,6 +19,8 @@ import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.event.ApplicationEnvironmentPreparedEvent;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
+import org.springframework.boot.logging.LogLevel;
+import org.springframework.boot.logging.LoggingSystem;
 import org.springframework.boot.web.server.PortInUseException;
 import org.springframework.context.ApplicationListener;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -76,6 +78,9 @@ public class DobbinServer {
     }
 
     private static int run(Command command, String... args) {
+        // A command speaks for itself; what the libraries under it say is for the server's log.
+        LoggingSystem.get(DobbinServer.class.getClassLoader())
+                .setLogLevel(LoggingSystem.ROOT_LOGGER_NAME, LogLevel.ERROR);
         try {
             System.out.println(command.run(args));
             return 0;
