@@ -16,13 +16,12 @@ const theme = useTheme()
 const dark = computed(() => theme.global.current.value.dark)
 const changing = ref(false)
 const colors = computed(() => (dark.value ? { label: 'Light colors', icon: mdiWhiteBalanceSunny } : { label: 'Dark colors', icon: mdiWeatherNight }))
-const own = computed<Action[][]>(() => [
-  [{ ...colors.value, enabled: true, run: toggleTheme }],
-  [
-    { label: 'Change your password…', icon: mdiFormTextboxPassword, enabled: true, run: () => (changing.value = true) },
-    { label: 'Sign out', icon: mdiLogout, enabled: true, run: () => void signOut() },
-  ],
-])
+const who = computed(() => session.value?.name ?? 'Signed in')
+const own = computed<Action[][]>(() => {
+  const change = { label: 'Change your password…', icon: mdiFormTextboxPassword, enabled: true, run: () => (changing.value = true) }
+  const leave = { label: 'Sign out', icon: mdiLogout, enabled: true, run: () => void signOut() }
+  return [[{ ...colors.value, enabled: true, run: toggleTheme }], session.value?.name ? [change, leave] : [leave]]
+})
 
 onMounted(async () => {
   session.value ??= await answer(api.GET('/api/session')).catch(() => null)
@@ -38,13 +37,12 @@ async function signOut(): Promise<void> {
   <span class="tools">
     <v-btn :icon="colors.icon" size="small" :class="{ spared: session?.needed }" :aria-label="colors.label" :title="colors.label" @click="toggleTheme" />
     <v-btn :icon="mdiKeyboardOutline" size="small" class="spared" aria-label="Keys" title="Keys (?)" @click="keyListShown = true" />
-    <drop-menu v-if="session?.name">
+    <drop-menu v-if="session?.needed">
       <template #activator="{ props: activator }">
-        <v-btn v-bind="activator" :icon="mdiAccountOutline" size="small" :aria-label="session.name" :title="session.name" />
+        <v-btn v-bind="activator" :icon="mdiAccountOutline" size="small" :aria-label="who" :title="who" />
       </template>
-      <action-list :groups="own" :label="session.name" />
+      <action-list :groups="own" :label="who" />
     </drop-menu>
-    <v-btn v-else-if="session?.needed" :icon="mdiLogout" size="small" aria-label="Sign out" title="Sign out" @click="signOut" />
     <password-dialog v-model="changing" />
   </span>
 </template>

@@ -15,6 +15,12 @@ const TURN = Math.PI / 12
 /** Points nearer than this, in pixels of the canvas, are one. */
 const NEAR = 0.4
 
+/** The box of a figure that is pulled. */
+export interface Pulled {
+  from: Place
+  to: Place
+}
+
 /** What the hand does on the page: lines under the pointer, and marks when it is lifted. */
 export function useHand(ink: InkSurface, seenColor: (at: Place) => Promise<string>, words: Ref<Place | null>) {
   const store = useReel()
@@ -22,8 +28,7 @@ export function useHand(ink: InkSurface, seenColor: (at: Place) => Promise<strin
   const pens = usePens()
   const taken = useTaken()
   const from = shallowRef<Place | null>(null)
-  /** The box of a figure that is pulled. */
-  const pulled = shallowRef<{ from: Place; to: Place } | null>(null)
+  const pulled = shallowRef<Pulled | null>(null)
   const isDown = ref(false)
   let steadied: Steadied | null = null
   let last: Point | null = null
@@ -140,7 +145,7 @@ export function useHand(ink: InkSurface, seenColor: (at: Place) => Promise<strin
     }
   }
 
-  function figure(box: { from: Place; to: Place }): void {
+  function figure(box: Pulled): void {
     const { body, inside, mirroring } = drawing.settings
     const mark: Mark = {
       type: 'figure',
@@ -192,6 +197,8 @@ export function useHand(ink: InkSurface, seenColor: (at: Place) => Promise<strin
 
   return { pen, pulled, isDown, down, move, up, giveUp }
 }
+
+export type Hand = ReturnType<typeof useHand>
 
 /** Straight on by steps of 15 degrees, with Shift. */
 function aligned(from: Place, to: Touch): Place {

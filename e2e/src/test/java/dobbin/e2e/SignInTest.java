@@ -70,7 +70,8 @@ class SignInTest {
         page.reload();
         assertThat(sheet.cards()).hasCount(5);
         String reel = page.url();
-        sheet.button("Sign out").click();
+        sheet.button("Signed in").click();
+        page.getByText("Sign out").click();
         assertThat(page.getByLabel("Password")).isVisible();
         page.navigate(reel);
         assertThat(page.getByLabel("Password")).isVisible();

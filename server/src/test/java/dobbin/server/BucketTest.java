@@ -6,12 +6,14 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.server.RunningServer.Answer;
+import dobbin.server.backup.BackupCommands;
 import dobbin.server.bucket.Bucket;
 import dobbin.server.deliveries.RemovedDeliveries;
 import dobbin.server.pictures.PictureLibrary;
 import dobbin.still.PngWriter;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
 import java.time.Instant;
 import java.util.List;
 import java.util.Random;
@@ -20,6 +22,7 @@ import java.util.function.Function;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.api.io.TempDir;
 import org.springframework.jdbc.core.JdbcTemplate;
 import software.amazon.awssdk.core.exception.SdkException;
 import software.amazon.awssdk.core.sync.RequestBody;
@@ -82,14 +85,22 @@ class BucketTest {
         return answer.body();
     }
 
-    private static int sweep(String first, Function<Set<String>, Set<String>> named) {
-        return server.bean(Bucket.class).sweep(first, Instant.now().plusSeconds(60), named);
+    private static int sweep(String kind, Function<Set<String>, Set<String>> named) {
+        return server.bean(Bucket.class).sweep(kind, Instant.now().plusSeconds(60), named);
+    }
+
+    private static String place(String kind, String id) {
+        return server.bean(Bucket.class).place(kind, id);
+    }
+
+    private void put(String key) {
+        bucket.putObject(put -> put.bucket(BucketServer.BUCKET).key(key), RequestBody.fromBytes(new byte[10]));
     }
 
     @Test
     void aPictureLiesInThePlaceItsRowNames() {
         String place = database().queryForObject("SELECT place FROM picture WHERE id = ?", String.class, picture());
-        assertThat(place).startsWith("pictures/" + picture());
+        assertThat(place).startsWith(place("pictures", picture()));
         assertThat(keys(place)).containsExactlyInAnyOrder(place + "/bytes", place + "/small");
         assertThat(database()
                         .queryForObject(
@@ -114,13 +125,26 @@ class BucketTest {
         assertThat(frame("200")).isEqualTo(small);
         assertThat(frame("480")).isEqualTo(large);
         assertThat(server.get("/api/deliveries/" + delivery + ".gif").body()).isEqualTo(file);
-        assertThat(keys("deliveries/" + delivery)).hasSize(1);
+        assertThat(keys(place("deliveries", delivery))).hasSize(1);
+    }
+
+    @Test
+    void aCopySaysWhatItDoesNotHold(@TempDir Path folder) throws Exception {
+        int lying = database()
+                .queryForObject(
+                        "SELECT (SELECT COUNT(*) FROM picture WHERE place IS NOT NULL) + (SELECT COUNT(*) FROM delivery WHERE place IS NOT NULL)",
+                        Integer.class);
+        String said = BackupCommands.run(
+                "backup", folder.resolve("copy.zip").toString(), server.data().toString());
+        assertThat(said)
+                .endsWith("It does not hold what lies in the bucket: "
+                        + (lying == 1 ? "1 picture or delivery." : lying + " pictures and deliveries."));
     }
 
     @Test
     void whatIsSmallStaysInTheDatabase() {
         String small = server.reelOf(0xFF9CC3E0).at("/frames/0/content/picture").asString();
-        assertThat(keys("pictures/" + small)).isEmpty();
+        assertThat(keys(place("pictures", small))).isEmpty();
         assertThat(database()
                         .queryForObject("SELECT bytes IS NOT NULL FROM picture WHERE id = ?", Boolean.class, small))
                 .isTrue();
@@ -129,21 +153,21 @@ class BucketTest {
     @Test
     void whatNoRowNamesIsSweptAndTheRestStays() {
         String delivery = delivered();
-        bucket.putObject(
-                put -> put.bucket(BucketServer.BUCKET).key("pictures/left-behind/bytes"),
-                RequestBody.fromBytes(new byte[10]));
-        bucket.putObject(
-                put -> put.bucket(BucketServer.BUCKET).key("deliveries/left-behind/file.gif"),
-                RequestBody.fromBytes(new byte[10]));
-        assertThat(server.bean(Bucket.class).sweep("pictures/", Instant.now().minusSeconds(3600), places -> Set.of()))
+        put(place("pictures", "left-behind/bytes"));
+        put(place("deliveries", "left-behind/file.gif"));
+        put("another-folder/pictures/its-own/bytes");
+        assertThat(server.bean(Bucket.class).sweep("pictures", Instant.now().minusSeconds(3600), places -> Set.of()))
                 .as("what came just now may yet be named")
                 .isZero();
-        assertThat(sweep("pictures/", server.bean(PictureLibrary.class)::placesNamed))
+        assertThat(sweep("pictures", server.bean(PictureLibrary.class)::placesNamed))
                 .isEqualTo(1);
-        assertThat(sweep("deliveries/", server.bean(RemovedDeliveries.class)::placesNamed))
+        assertThat(sweep("deliveries", server.bean(RemovedDeliveries.class)::placesNamed))
                 .isEqualTo(1);
-        assertThat(keys("pictures/left-behind")).isEmpty();
-        assertThat(keys("pictures/" + picture())).hasSize(2);
+        assertThat(keys(place("pictures", "left-behind"))).isEmpty();
+        assertThat(keys(place("pictures", picture()))).hasSize(2);
+        assertThat(keys("another-folder/"))
+                .as("what another database put there")
+                .hasSize(1);
         assertThat(server.get("/api/deliveries/" + delivery + ".gif").status()).isEqualTo(200);
     }
 
@@ -151,7 +175,7 @@ class BucketTest {
     @Test
     void ofADamagedDeliveryTheEndDoesNotCome() {
         String delivery = delivered();
-        String key = "deliveries/" + delivery + "/file.gif";
+        String key = place("deliveries", delivery) + "/file.gif";
         byte[] file = server.get("/api/deliveries/" + delivery + ".gif").body();
         file[file.length / 2] ^= 1;
         bucket.putObject(put -> put.bucket(BucketServer.BUCKET).key(key), RequestBody.fromBytes(file));

@@ -16,8 +16,9 @@ import tools.jackson.databind.JsonNode;
 
 /** Requests whose connection ends at any byte of their body leave nothing behind. */
 class CutOffTest {
+    /** Many of those that were cut off may be noticed at once, when the one that is whole comes. */
     @RegisterExtension
-    private static final RunningServer server = new RunningServer();
+    private static final RunningServer server = new RunningServer("--dobbin.bodies-at-once=1000");
 
     /** Sends the head of a request and so much of its body, then ends the connection. */
     private static void cutOff(String path, String type, byte[] body, int sent) throws IOException {

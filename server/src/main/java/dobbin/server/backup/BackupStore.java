@@ -13,6 +13,7 @@ import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.Locale;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipInputStream;
@@ -26,15 +27,33 @@ final class BackupStore {
             SELECT id AS name, bytes FROM picture WHERE base IS NULL AND bytes IS NOT NULL
             UNION ALL SELECT sha256, bytes FROM delivery WHERE sha256 IS NOT NULL AND bytes IS NOT NULL
             UNION ALL SELECT id, bytes FROM typeface""";
+    private static final String ELSEWHERE = """
+            SELECT (SELECT COUNT(*) FROM picture WHERE bytes IS NULL) + (SELECT COUNT(*) FROM delivery WHERE bytes IS NULL)""";
 
     private BackupStore() {}
 
-    /** What was found in a copy. @param files pictures, deliveries and typefaces, each of which is what its name says */
-    record Contents(int reels, int files) {
+    /**
+     * What was found in a copy.
+     *
+     * @param files pictures, deliveries and typefaces, each of which is what its name says
+     * @param inBucket pictures and deliveries that lie in a bucket, and not in the copy
+     */
+    record Contents(int reels, int files, int inBucket) {
         String sentence() {
-            String all =
-                    reels + (reels == 1 ? " reel" : " reels") + " and " + files + (files == 1 ? " file" : " files");
-            return files == 0 ? all : all + ", each checked by its hash";
+            String all = counted(reels, "reel") + " and " + counted(files, "file");
+            String checked = files == 0 ? all : all + ", each checked by its hash";
+            return inBucket == 0
+                    ? checked
+                    : checked + ". It does not hold what lies in the bucket: "
+                            + counted(inBucket, "picture or delivery", "pictures and deliveries");
+        }
+
+        private static String counted(int count, String what) {
+            return counted(count, what, what + "s");
+        }
+
+        private static String counted(int count, String one, String several) {
+            return String.format(Locale.ROOT, "%,d %s", count, count == 1 ? one : several);
         }
     }
 
@@ -79,20 +98,24 @@ final class BackupStore {
     static Contents check(Path folder) throws IOException {
         try (Connection database = opened(folder);
                 Statement statement = database.createStatement()) {
-            int reels;
-            try (ResultSet counted = statement.executeQuery(COUNT)) {
-                counted.next();
-                reels = counted.getInt(1);
-            }
+            int reels = count(statement, COUNT);
+            int inBucket = count(statement, ELSEWHERE);
             int files = 0;
             try (ResultSet each = statement.executeQuery(FILES)) {
                 for (; each.next(); files++) {
                     check(each.getString("name"), each);
                 }
             }
-            return new Contents(reels, files);
+            return new Contents(reels, files, inBucket);
         } catch (SQLException e) {
             throw unreadable(folder, e);
+        }
+    }
+
+    private static int count(Statement statement, String sql) throws SQLException {
+        try (ResultSet counted = statement.executeQuery(sql)) {
+            counted.next();
+            return counted.getInt(1);
         }
     }
 

@@ -28,9 +28,14 @@ import org.flywaydb.core.api.FlywayException;
  * and columns there are is asked of the databases, so that none is forgotten.
  */
 final class MoveStore {
-    /** What Flyway knows of each database by itself, who has signed in, and what Dobbins told one another. */
-    private static final Set<String> STAYS =
-            Set.of("flyway_schema_history", "browser_session", "browser_session_attributes", "told");
+    /** What belongs to each database by itself, who has signed in or was wrong, and what Dobbins told one another. */
+    private static final Set<String> STAYS = Set.of(
+            "flyway_schema_history",
+            "bucket_folder",
+            "browser_session",
+            "browser_session_attributes",
+            "wrong_password",
+            "told");
 
     private static final String READ_A_ROW_AT_A_TIME = "SET LAZY_QUERY_EXECUTION 1";
     /** So few, since each can hold a picture of many megabytes. */

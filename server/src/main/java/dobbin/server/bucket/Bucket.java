@@ -28,7 +28,8 @@ import software.amazon.awssdk.services.s3.model.S3Object;
 
 /**
  * A bucket of an S3-compatible store, where one is chosen. What belongs to one row of the database lies in a place of its own
- * there; the row names it. So a row is written after what it names, and what no row names can go.
+ * there; the row names it. So a row is written after what it names, and what no row names can go. Each database has a folder of the
+ * bucket to itself, so that none removes what another put there.
  */
 @Component
 public class Bucket {
@@ -36,10 +37,13 @@ public class Bucket {
     private static final int LISTED_AT_ONCE = 1_000;
 
     private final BucketSettings settings;
+    private final FolderStore folders;
     private volatile S3Client client;
+    private volatile String folder;
 
-    Bucket(BucketSettings settings) {
+    Bucket(BucketSettings settings, FolderStore folders) {
         this.settings = settings;
+        this.folders = folders;
     }
 
     /** A bucket that is not there is found at the start, and not when somebody brings the first picture. */
@@ -47,11 +51,25 @@ public class Bucket {
     void check() {
         if (isChosen()) {
             asked(() -> client().headBucket(head -> head.bucket(settings.name())));
+            folder = folders.name();
         }
     }
 
     public boolean isChosen() {
         return !settings.name().isEmpty();
+    }
+
+    /**
+     * @param kind what lies there
+     * @param id no other of that kind has it
+     * @return a place in the folder of this database
+     */
+    public String place(String kind, String id) {
+        return placesOf(kind) + id;
+    }
+
+    private String placesOf(String kind) {
+        return folder + SEPARATOR + kind + SEPARATOR;
     }
 
     /** @throws Refused where the store cannot be reached or does not take it */
@@ -75,18 +93,18 @@ public class Bucket {
     /**
      * Removes what no row names: what rows named that are gone, and what was on its way when its Dobbin was killed.
      *
-     * @param first what all the places begin with
+     * @param kind what lies in the places
      * @param before what came later may yet be named
      * @param named gives those of some places that rows name
      * @return how many places were removed from
      */
-    public int sweep(String first, Instant before, Function<Set<String>, Set<String>> named) {
+    public int sweep(String kind, Instant before, Function<Set<String>, Set<String>> named) {
         int removed = 0;
         String after = null;
         do {
             String from = after;
             ListObjectsV2Response listed = asked(() -> client().listObjectsV2(list -> list.bucket(settings.name())
-                    .prefix(first)
+                    .prefix(placesOf(kind))
                     .maxKeys(LISTED_AT_ONCE)
                     .continuationToken(from)));
             removed += sweep(listed.contents(), before, named);

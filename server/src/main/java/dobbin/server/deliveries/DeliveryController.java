@@ -15,6 +15,7 @@ import dobbin.server.jobs.Job;
 import dobbin.server.reels.OpenReel;
 import dobbin.server.reels.Reels;
 import dobbin.server.reels.Seen;
+import dobbin.server.web.ClientAddress;
 import dobbin.server.web.NotFound;
 import dobbin.server.work.Turns;
 import dobbin.server.work.Turns.Urgency;
@@ -94,7 +95,7 @@ class DeliveryController {
     SseEmitter listen(@PathVariable String id, HttpServletRequest request, HttpServletResponse response) {
         reels.open(id);
         response.setHeader(HttpHeaders.CACHE_CONTROL, CacheControl.noStore().getHeaderValue());
-        String whose = Whose.now().isEmpty() ? request.getRemoteAddr() : Whose.now();
+        String whose = Whose.now().isEmpty() ? ClientAddress.of(request) : Whose.now();
         return hub.listen(id, whose, presence.of(request, id));
     }
 

@@ -94,7 +94,7 @@ class DeliveryStore {
         if (!bucket.isChosen()) {
             return null;
         }
-        String place = RemovedDeliveries.PLACES + id;
+        String place = bucket.place(RemovedDeliveries.IN_BUCKET, id);
         bucket.put(place, FILE, bytes);
         return place;
     }

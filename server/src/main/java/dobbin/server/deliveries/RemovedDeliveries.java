@@ -7,8 +7,8 @@ import org.springframework.stereotype.Component;
 /** Deliveries that were deleted and can still be had back, and what those that are gone leave behind. */
 @Component
 public class RemovedDeliveries {
-    /** What the places of deliveries in the bucket begin with. */
-    public static final String PLACES = "deliveries/";
+    /** What the bucket calls them. */
+    public static final String IN_BUCKET = "deliveries";
 
     private final DeliveryStore store;
 

@@ -1,45 +1,44 @@
 package dobbin.server.entry;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
+import dobbin.reel.ContentName;
+import dobbin.server.entry.AttemptStore.Wrong;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.InstantSource;
 import java.util.List;
+import java.util.Map;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
 
 /**
- * Slows down whoever guesses: after a few wrong passwords from one address each further one costs twice the wait of the one before,
- * up to five minutes. Whoever tries one name from many addresses, and all together, may be wrong more often before that.
+ * Slows down whoever guesses: after a few wrong passwords from one address within an hour each further one costs twice the wait of
+ * the one before, up to five minutes. Whoever tries one name from many addresses, and all together, may be wrong more often before
+ * that. All Dobbins on one database count together.
  */
 @Component
 class Attempts {
     private static final int FREE = 5;
     private static final int FREE_OF_ALL = 100;
     private static final int FREE_OF_A_NAME = 10;
-    private static final int LONGEST_NAME = 40;
-    private static final String ALL = "all";
     private static final String NAMED = "named ";
     private static final Duration LONGEST = Duration.ofMinutes(5);
-    private static final Duration FORGOTTEN_AFTER = Duration.ofHours(1);
-    private static final int MOST_ADDRESSES = 100_000;
+    /** From the first on: who is busy all day is not held up in the evening by what was mistyped in the morning. */
+    private static final Duration COUNTED = Duration.ofHours(1);
+
     private static final int MOST_DOUBLINGS = 20;
 
+    private final AttemptStore store;
     private final InstantSource clock;
-    private final Cache<String, Wrong> wrong = Caffeine.newBuilder()
-            .maximumSize(MOST_ADDRESSES)
-            .expireAfterWrite(FORGOTTEN_AFTER)
-            .build();
-
-    private record Wrong(int times, Instant last) {}
 
     private record Count(String of, int free) {}
 
-    Attempts() {
-        this(InstantSource.system());
+    @Autowired
+    Attempts(AttemptStore store) {
+        this(store, InstantSource.system());
     }
 
-    Attempts(InstantSource clock) {
+    Attempts(AttemptStore store, InstantSource clock) {
+        this.store = store;
         this.clock = clock;
     }
 
@@ -49,52 +48,59 @@ class Attempts {
      * @param name that is tried, or empty
      * @return how long that address, or whoever tries that name, must wait first; then it was not counted
      */
-    synchronized Duration begin(String address, String name) {
-        Duration wait = Duration.ZERO;
-        for (Count each : counts(address, name)) {
-            Duration left = waitOf(each.of, each.free);
-            wait = left.compareTo(wait) > 0 ? left : wait;
-        }
-        if (wait.isZero()) {
-            counts(address, name)
-                    .forEach(each -> wrong.asMap()
-                            .merge(
-                                    each.of,
-                                    new Wrong(1, clock.instant()),
-                                    (before, now) -> new Wrong(before.times + 1, now.last)));
-        }
-        return wait;
+    Duration begin(String address, String name) {
+        List<Count> counts = counts(address, name);
+        return store.alone(() -> {
+            Instant now = clock.instant();
+            store.forget(now.minus(COUNTED));
+            Map<String, Wrong> before =
+                    store.find(counts.stream().map(Count::of).toList());
+            before.values().removeIf(wrong -> !wrong.first().plus(COUNTED).isAfter(now));
+            Duration wait = Duration.ZERO;
+            for (Count each : counts) {
+                Duration left = waitOf(before.get(each.of), each.free, now);
+                wait = left.compareTo(wait) > 0 ? left : wait;
+            }
+            if (wait.isZero()) {
+                counts.forEach(each -> store.put(each.of, oneMore(before.get(each.of), now)));
+            }
+            return wait;
+        });
     }
 
-    synchronized void succeeded(String address, String name) {
-        wrong.invalidate(address);
-        wrong.invalidate(named(name));
-        wrong.asMap()
-                .computeIfPresent(
-                        ALL, (all, before) -> before.times == 1 ? null : new Wrong(before.times - 1, before.last));
+    private static Wrong oneMore(Wrong before, Instant now) {
+        return before == null ? new Wrong(1, now, now) : new Wrong(before.times() + 1, before.first(), now);
     }
 
-    /** No name is longer; what claims to be one must not fill the memory. */
+    void succeeded(String address, String name) {
+        store.alone(() -> {
+            store.remove(List.of(address, named(name)));
+            Wrong all = store.find(List.of(AttemptStore.ALL)).get(AttemptStore.ALL);
+            store.put(AttemptStore.ALL, new Wrong(Math.max(0, all.times() - 1), all.first(), all.last()));
+            return null;
+        });
+    }
+
+    /** Not the name itself: sometimes a password is typed where the name belongs. */
     private static String named(String name) {
-        return NAMED + name.substring(0, Math.min(name.length(), LONGEST_NAME));
+        return NAMED + ContentName.of(name);
     }
 
     private static List<Count> counts(String address, String name) {
         Count ofAddress = new Count(address, FREE);
-        Count ofAll = new Count(ALL, FREE_OF_ALL);
+        Count ofAll = new Count(AttemptStore.ALL, FREE_OF_ALL);
         return name.isEmpty()
                 ? List.of(ofAddress, ofAll)
                 : List.of(ofAddress, new Count(named(name), FREE_OF_A_NAME), ofAll);
     }
 
-    private Duration waitOf(String who, int free) {
-        Wrong before = wrong.getIfPresent(who);
-        if (before == null || before.times < free) {
+    private static Duration waitOf(Wrong before, int free, Instant now) {
+        if (before == null || before.times() < free) {
             return Duration.ZERO;
         }
-        Duration doubled = Duration.ofSeconds(1L << Math.min(MOST_DOUBLINGS, before.times - free));
+        Duration doubled = Duration.ofSeconds(1L << Math.min(MOST_DOUBLINGS, before.times() - free));
         Duration wait = doubled.compareTo(LONGEST) > 0 ? LONGEST : doubled;
-        Duration left = Duration.between(clock.instant(), before.last.plus(wait));
+        Duration left = Duration.between(now, before.last().plus(wait));
         if (left.compareTo(wait) > 0) {
             // The clock was set back.
             return wait;

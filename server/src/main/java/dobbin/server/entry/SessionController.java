@@ -3,6 +3,7 @@ package dobbin.server.entry;
 import dobbin.server.people.PasswordRule;
 import dobbin.server.people.People;
 import dobbin.server.people.SignedIn;
+import dobbin.server.web.ClientAddress;
 import dobbin.server.web.Refused;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.servlet.http.HttpServletRequest;
@@ -64,7 +65,7 @@ class SessionController {
         if (!door.isOpen()) {
             String wrong =
                     door.asksForNames() ? "Nobody has that name with that password." : "That is not the password.";
-            begin(opened(wanted, request.getRemoteAddr(), wrong), request, response);
+            begin(opened(wanted, ClientAddress.of(request), wrong), request, response);
         }
     }
 
@@ -79,7 +80,7 @@ class SessionController {
         String name = SignedIn.name()
                 .orElseThrow(() -> new Refused(
                         HttpStatus.CONFLICT, "There is one password for all here. Whoever runs Dobbin changes it."));
-        opened(new SignIn(name, wanted.before()), request.getRemoteAddr(), "That is not your password now.");
+        opened(new SignIn(name, wanted.before()), ClientAddress.of(request), "That is not your password now.");
         PasswordRule.problemWith(wanted.password()).ifPresent(problem -> {
             throw new Refused(HttpStatus.UNPROCESSABLE_CONTENT, problem);
         });

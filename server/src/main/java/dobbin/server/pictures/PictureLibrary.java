@@ -45,7 +45,7 @@ import org.springframework.stereotype.Service;
 @Service
 public class PictureLibrary implements Pictures {
     /** What the places of pictures in the bucket begin with. */
-    public static final String PLACES = "pictures/";
+    public static final String IN_BUCKET = "pictures";
 
     private static final Logger LOG = LoggerFactory.getLogger(PictureLibrary.class);
 

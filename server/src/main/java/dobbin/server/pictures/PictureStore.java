@@ -133,7 +133,7 @@ class PictureStore {
         if (!bucket.isChosen() || row.size() < WORTH_A_PLACE_BYTES) {
             return null;
         }
-        String place = PictureLibrary.PLACES + row.info().id() + '-' + UUID.randomUUID();
+        String place = bucket.place(PictureLibrary.IN_BUCKET, row.info().id() + '-' + UUID.randomUUID());
         bucket.put(place, WHOLE, row.bytes());
         put(place, WORKING, row.working());
         put(place, MEDIUM, row.medium());

@@ -96,8 +96,8 @@ class Upkeep {
             Set<String> named = shelf.picturesNamed();
             int swept = pictures.sweep(came, named);
             if (bucket.isChosen()) {
-                bucket.sweep(PictureLibrary.PLACES, came, pictures::placesNamed);
-                bucket.sweep(RemovedDeliveries.PLACES, came, deliveries::placesNamed);
+                bucket.sweep(PictureLibrary.IN_BUCKET, came, pictures::placesNamed);
+                bucket.sweep(RemovedDeliveries.IN_BUCKET, came, deliveries::placesNamed);
             }
             return swept;
         } catch (RuntimeException e) {

@@ -45,7 +45,7 @@ class Bodies implements WebServerFactoryCustomizer<TomcatServletWebServerFactory
                 getNext().invoke(request, response);
                 return;
             }
-            String address = String.valueOf(request.getRemoteAddr());
+            String address = ClientAddress.of(request);
             int count = underWay.merge(address, 1, Integer::sum);
             try {
                 if (count > settings.bodiesAtOnce()) {

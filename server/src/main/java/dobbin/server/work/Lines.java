@@ -8,9 +8,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.Callable;
 import java.util.concurrent.Executor;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.FutureTask;
 import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.slf4j.MDC;
@@ -86,6 +89,13 @@ public final class Lines {
 
     public void execute(Runnable work) {
         execute(0, work);
+    }
+
+    /** @return what comes of it */
+    public <V> Future<V> submit(Callable<V> work) {
+        FutureTask<V> task = new FutureTask<>(work);
+        execute(task);
+        return task;
     }
 
     /**

@@ -26,7 +26,6 @@ import java.util.List;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.Future;
-import java.util.concurrent.FutureTask;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
@@ -114,7 +113,7 @@ class WorkingFiles {
         try {
             for (int i = 0; i < refs.size(); i++) {
                 PictureRef ref = refs.get(i);
-                underWay.add(kept(work, ref));
+                underWay.add(readers.submit(() -> keep(work, ref)));
                 if (underWay.size() == AT_A_TIME) {
                     await(underWay.remove());
                 }
@@ -128,15 +127,6 @@ class WorkingFiles {
                 settle(each);
             }
         }
-    }
-
-    private Future<?> kept(WorkingFile work, PictureRef ref) {
-        FutureTask<PictureRef> keeping = new FutureTask<>(() -> {
-            keep(work, ref);
-            return ref;
-        });
-        readers.execute(keeping);
-        return keeping;
     }
 
     private static void await(Future<?> reading) throws IOException {
@@ -171,9 +161,10 @@ class WorkingFiles {
         readers.stop();
     }
 
-    private void keep(WorkingFile work, PictureRef ref) throws IOException {
+    private PictureRef keep(WorkingFile work, PictureRef ref) throws IOException {
         try {
             pictures.keepAgain(work.picture(ref.picture()), ref.size(), new ReadingTime(settings.longestReading()));
+            return ref;
         } catch (UnreadablePicture | CancellationException e) {
             throw work.refused(ref.picture(), e.getMessage(), e);
         }

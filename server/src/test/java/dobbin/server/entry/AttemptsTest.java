@@ -4,13 +4,40 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import java.util.stream.IntStream;
+import javax.sql.DataSource;
+import org.flywaydb.core.Flyway;
+import org.h2.jdbcx.JdbcConnectionPool;
 import org.junit.jupiter.api.Test;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.jdbc.datasource.DataSourceTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
 
 class AttemptsTest {
+    private final AttemptStore store = tables();
     private Instant now = Instant.parse("2026-03-01T08:00:00Z");
-    private final Attempts attempts = new Attempts(() -> now);
+    private final Attempts attempts = new Attempts(store, () -> now);
+
+    /** A database with all that the migrations put into it. */
+    private static AttemptStore tables() {
+        DataSource database = JdbcConnectionPool.create("jdbc:h2:mem:" + UUID.randomUUID(), "", "");
+        Flyway.configure()
+                .dataSource(database)
+                .locations("classpath:db/migration/h2", "classpath:db/migration/both")
+                .load()
+                .migrate();
+        return new AttemptStore(
+                JdbcClient.create(database), new TransactionTemplate(new DataSourceTransactionManager(database)));
+    }
 
     private void begin(String address, int times) {
+        begin(attempts, address, times);
+    }
+
+    private static void begin(Attempts attempts, String address, int times) {
         for (int i = 0; i < times; i++) {
             assertThat(attempts.begin(address, "")).isZero();
         }
@@ -76,5 +103,54 @@ class AttemptsTest {
             attempts.succeeded("10.0.1." + i, "");
         }
         begin("10.0.2.1", 1);
+    }
+
+    @Test
+    void whatWasWrongIsForgottenAnHourAfterTheFirst() {
+        begin("10.0.0.7", 4);
+        now = now.plus(Duration.ofMinutes(59));
+        begin("10.0.0.7", 1);
+        assertThat(attempts.begin("10.0.0.7", "")).isPositive();
+        now = now.plus(Duration.ofMinutes(1));
+        begin("10.0.0.7", 5);
+    }
+
+    /** As in a house of many people: somebody mistypes all the time, and that is nobody else's trouble. */
+    @Test
+    void whereSomebodyIsWrongEveryMinuteAllDayNobodyElseWaits() {
+        for (int minute = 0; minute < 24 * 60; minute++) {
+            begin("10.0." + minute / 60 + "." + minute % 60, 1);
+            now = now.plusSeconds(60);
+        }
+    }
+
+    @Test
+    void anotherDobbinAndOneStartedAnewKnowOfIt() {
+        Attempts another = new Attempts(store, () -> now);
+        begin("10.0.0.7", 3);
+        begin(another, "10.0.0.7", 2);
+        assertThat(attempts.begin("10.0.0.7", "")).isEqualTo(Duration.ofSeconds(1));
+        assertThat(new Attempts(store, () -> now).begin("10.0.0.7", "")).isEqualTo(Duration.ofSeconds(1));
+    }
+
+    @Test
+    void ofManyAtOnceNoMoreAreTriedThanAreFree() {
+        List<Duration> waits = IntStream.range(0, 32)
+                .mapToObj(i -> CompletableFuture.supplyAsync(() -> attempts.begin("10.0.0.7", "Mara")))
+                .toList()
+                .stream()
+                .map(CompletableFuture::join)
+                .toList();
+        assertThat(waits).filteredOn(Duration::isZero).hasSize(5);
+    }
+
+    @Test
+    void noNameThatIsTriedStandsInTheTable() {
+        String mistaken = "Six lamps, one beam \u0000 \ud800";
+        assertThat(attempts.begin("10.0.0.7", mistaken)).isZero();
+        assertThat(store.find(List.of("10.0.0.7", "named " + mistaken)).keySet())
+                .containsExactly("10.0.0.7");
+        attempts.succeeded("10.0.0.7", mistaken);
+        assertThat(store.find(List.of("10.0.0.7"))).isEmpty();
     }
 }
