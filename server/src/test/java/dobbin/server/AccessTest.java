@@ -21,7 +21,7 @@ class AccessTest {
     private static final String NOTHING = "\"NOTHING\"";
 
     @RegisterExtension
-    private static final RunningServer server = new RunningServer().with("Mara", "Ebbe", "Ines");
+    private static final RunningServer server = new RunningServer(RunningServer.DESCRIBED).with("Mara", "Ebbe", "Ines");
 
     private Guest mara;
     private Guest ebbe;

@@ -17,7 +17,7 @@ class OpenApiTest {
     private static final Path COMMITTED = Path.of("../ui/openapi.json");
 
     @RegisterExtension
-    private static final RunningServer server = new RunningServer();
+    private static final RunningServer server = new RunningServer(RunningServer.DESCRIBED);
 
     @Test
     void theInterfaceIsBuiltAgainstWhatTheServerOffers() throws IOException {

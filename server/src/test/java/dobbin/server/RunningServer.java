@@ -37,6 +37,9 @@ final class RunningServer implements BeforeAllCallback, AfterAllCallback {
     /** The same tests run on another database where {@code -Ddobbin.test-database=postgresql}. */
     private static final boolean ON_POSTGRES = "postgresql".equals(System.getProperty("dobbin.test-database"));
 
+    /** The server tells what routes it has, at /v3/api-docs. */
+    static final String DESCRIBED = "--springdoc.api-docs.enabled=true";
+
     private final List<String> options;
     private final HttpClient http = HttpClient.newHttpClient();
     private List<String> people = List.of();

@@ -70,8 +70,8 @@ class SignInTest {
 
     @Test
     void anythingOfTheDataIsRefusedWithoutThePassword() {
-        for (String path : List.of(
-                "/api/reels", "/api/reels/x", "/api/deliveries/x.gif", "/api/limits", "/api/removed", "/v3/api-docs")) {
+        for (String path :
+                List.of("/api/reels", "/api/reels/x", "/api/deliveries/x.gif", "/api/limits", "/api/removed")) {
             Answer answer = server.get(path);
             assertThat(answer.status()).as(path).isEqualTo(401);
             assertThat(answer.detail()).isEqualTo("Sign in first.");

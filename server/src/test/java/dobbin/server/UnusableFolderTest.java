@@ -8,6 +8,9 @@ import java.io.IOException;
 import java.io.RandomAccessFile;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.Statement;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -70,6 +73,20 @@ class UnusableFolderTest {
         assertThat(sentenceOfStarting())
                 .hasValue("The data file is damaged and cannot be opened. Put a backup in its place.");
         assertThat(Files.readAllBytes(file())).isEqualTo(before);
+    }
+
+    @Test
+    void oneOfALaterVersionIsNotOpened() throws Exception {
+        copyTheDataFile();
+        try (Connection data = DriverManager.getConnection("jdbc:h2:file:" + folder + "/dobbin", "dobbin", "");
+                Statement later = data.createStatement()) {
+            later.execute(
+                    "INSERT INTO \"flyway_schema_history\" (\"installed_rank\", \"version\", \"description\", \"type\","
+                            + " \"script\", \"checksum\", \"installed_by\", \"execution_time\", \"success\")"
+                            + " VALUES (1000, '1000', 'later', 'SQL', 'V1000__later.sql', 1, 'dobbin', 1, TRUE)");
+        }
+        assertThat(sentenceOfStarting())
+                .hasValueSatisfying(it -> assertThat(it).startsWith("The data are of another version of Dobbin"));
     }
 
     private Optional<String> sentenceOfStarting() {

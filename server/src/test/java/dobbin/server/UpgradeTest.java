@@ -7,14 +7,16 @@ import dobbin.reel.ContentName;
 import dobbin.still.DecodeLimits;
 import java.io.IOException;
 import java.util.Arrays;
+import java.util.List;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.JsonNode;
 
 /**
  * Data files as each version left them that had another form of the database: a reel of four stills with two delays set (from the
- * fifth on also a stroke of ink), delivered once, and a reel that was removed.
+ * fifth on also a stroke of ink), delivered once, and a reel that was removed. The ninth was killed while it made another delivery.
  */
 class UpgradeTest {
     private RunningServer server;
@@ -32,7 +34,8 @@ class UpgradeTest {
         "4, 76242cdac5ad916f, 8931, 8931",
         "5, cbaae9003b3ef9da, 8915, 8915",
         "6, cbaae9003b3ef9da, 8915, 8915",
-        "7, cbaae9003b3ef9da, 8915, 8915"
+        "7, cbaae9003b3ef9da, 8915, 8915",
+        "9, 8df2c5bd910f25ae, 9444, 9444"
     })
     void opensPlaysAndDelivers(int version, String hash, int bytes, int bytesToday) throws Exception {
         server = new RunningServer().on("/folders/V" + version + ".zip");
@@ -52,7 +55,7 @@ class UpgradeTest {
                     .isEqualTo(200);
         }
 
-        JsonNode delivery = server.get(path + "/deliveries").json().get(0);
+        JsonNode delivery = deliveries(path, "Tide").get(0);
         byte[] file = delivered(delivery.get("id").asString());
         assertThat(file.length).isEqualTo(bytes);
         assertThat(ContentName.of(file)).startsWith(hash);
@@ -70,6 +73,26 @@ class UpgradeTest {
         JsonNode undone = server.post(path + "/undo", "{\"base\":" + reel.get("revision") + "}")
                 .json();
         assertThat(undone.get("redo").asString()).isEqualTo(reel.get("undo").asString());
+    }
+
+    @Test
+    void whatTheNinthWasAskedForIsMade() throws Exception {
+        server = new RunningServer().on("/folders/V9.zip");
+        server.beforeAll(null);
+        JsonNode job = server.until(
+                "/api/jobs/baeeda1d-2784-48ab-926c-e3e4a87d69bd",
+                state -> !state.get("state").asString().equals("RUNNING"));
+        assertThat(ContentName.of(delivered(job.get("result").asString()))).startsWith("8df2c5bd910f25ae");
+        String reel = server.get("/api/reels").json().at("/reels/0/id").asString();
+        assertThat(deliveries("/api/reels/" + reel, "Night \"tide\" \\\\ ebb")).hasSize(1);
+    }
+
+    private List<JsonNode> deliveries(String path, String name) {
+        return server.get(path + "/deliveries")
+                .json()
+                .valueStream()
+                .filter(delivery -> delivery.get("name").asString().equals(name))
+                .toList();
     }
 
     private byte[] delivered(String id) {

@@ -92,6 +92,7 @@ final class MoveStore {
         Flyway.configure()
                 .dataSource(address, user, password)
                 .locations("classpath:db/migration/" + kind, "classpath:db/migration/both")
+                .ignoreMigrationPatterns(new String[0])
                 .load()
                 .migrate();
     }

@@ -9,6 +9,7 @@ import java.sql.SQLException;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicLong;
 import javax.sql.DataSource;
+import org.flywaydb.core.api.exception.FlywayValidateException;
 import org.h2.api.ErrorCode;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.HttpStatus;
@@ -109,6 +110,10 @@ public class DataStore {
 
     /** @return a sentence on what a failure to open the database means and what to do, where it is one of these */
     public static Optional<String> whyItCannotBeOpened(Throwable failure) {
+        if (failure instanceof FlywayValidateException) {
+            return Optional.of(
+                    "The data are of another version of Dobbin, which this one does not know. Start the latest Dobbin they were used with.");
+        }
         if (!(failure instanceof SQLException database)) {
             return Optional.empty();
         }

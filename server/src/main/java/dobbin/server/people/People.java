@@ -30,14 +30,18 @@ public class People {
 
     private static final Logger LOG = LoggerFactory.getLogger(People.class);
     private static final PasswordEncoder ENCODER = PasswordEncoderFactories.createDelegatingPasswordEncoder();
-    /** Checked where there is no such name, so that it takes as long as where there is. */
-    private static final String NOBODYS = ENCODER.encode("nobody's password");
 
     private final Path folder;
     private final boolean named;
     private volatile Known known;
 
     private record Known(FileTime written, Map<String, String> hashes) {}
+
+    /** Made when it is first needed: it takes a quarter of a second, and most Dobbins ask for no names. */
+    private static final class Nobody {
+        /** Checked where there is no such name, so that it takes as long as where there is. */
+        private static final String HASH = ENCODER.encode("nobody's password");
+    }
 
     @Autowired
     People(Environment settings) {
@@ -98,7 +102,7 @@ public class People {
     /** Takes as long whether or not there is that name. */
     public boolean know(String name, String password) {
         Optional<String> hash = hashOf(name);
-        return ENCODER.matches(password, hash.orElse(NOBODYS)) && hash.isPresent();
+        return ENCODER.matches(password, hash.orElseGet(() -> Nobody.HASH)) && hash.isPresent();
     }
 
     /**

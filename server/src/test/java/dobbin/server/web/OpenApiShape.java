@@ -14,11 +14,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
 /** Tells OpenAPI what it cannot see: the kinds of edits, and that fields are there unless said otherwise. */
 @Configuration
+@ConditionalOnProperty("springdoc.api-docs.enabled")
 class OpenApiShape {
     @Bean
     OpenApiCustomizer shapes() {
