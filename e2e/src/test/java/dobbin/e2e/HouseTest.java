@@ -1,10 +1,15 @@
 package dobbin.e2e;
 
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.methods;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 
 import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.domain.JavaMethod;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.lang.ArchCondition;
+import com.tngtech.archunit.lang.ConditionEvents;
+import com.tngtech.archunit.lang.SimpleConditionEvent;
 import com.tngtech.archunit.library.Architectures;
 import com.tngtech.archunit.library.dependencies.SlicesRuleDefinition;
 import java.util.List;
@@ -86,5 +91,31 @@ class HouseTest {
                 .dependOnClassesThat()
                 .resideInAnyPackage("java.sql..", "org.springframework.jdbc..")
                 .check(HOUSE);
+    }
+
+    /** The application has no validator, which would be asked for these; springdoc brings one into the tests. Core checks by {@code Ranges}. */
+    @Test
+    void rangesStandOnRecordsAndNotOnParameters() {
+        methods()
+                .that()
+                .areDeclaredInClassesThat()
+                .resideInAPackage("dobbin.server..")
+                .should(haveNoConstrainedParameter())
+                .check(HOUSE);
+    }
+
+    private static ArchCondition<JavaMethod> haveNoConstrainedParameter() {
+        return new ArchCondition<>("have no parameter with a constraint") {
+            @Override
+            public void check(JavaMethod method, ConditionEvents events) {
+                boolean constrained = method.getParameters().stream()
+                        .flatMap(parameter -> parameter.getAnnotations().stream())
+                        .anyMatch(annotation ->
+                                annotation.getRawType().getPackageName().equals("jakarta.validation.constraints"));
+                if (constrained) {
+                    events.add(SimpleConditionEvent.violated(method, method.getFullName()));
+                }
+            }
+        };
     }
 }

@@ -16,8 +16,6 @@ import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import jakarta.servlet.ServletOutputStream;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import jakarta.validation.constraints.Max;
-import jakarta.validation.constraints.Min;
 import java.io.IOException;
 import java.util.Comparator;
 import java.util.List;
@@ -98,7 +96,9 @@ class PictureController {
     @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(implementation = FileView.class)))
     void take(
             @RequestParam String name,
-            @RequestParam(defaultValue = "0") @Min(0) @Max(StillReader.WORKING_SIDE) int side,
+            @RequestParam(defaultValue = "0")
+                    @Schema(minimum = "" + Choices.OWN_SIZE, maximum = "" + StillReader.WORKING_SIDE)
+                    int side,
             @RequestParam(defaultValue = "false") boolean flattened,
             HttpServletRequest request,
             HttpServletResponse response)
