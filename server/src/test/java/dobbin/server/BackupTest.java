@@ -86,6 +86,22 @@ class BackupTest {
     }
 
     @Test
+    void ofADatabaseOnAServerNoneIsMade() throws Exception {
+        RunningServer elsewhere = new RunningServer().at(H2Server.started().newDatabase());
+        elsewhere.beforeAll(null);
+        try {
+            Path file = folder.resolve("copy.zip");
+            assertThatThrownBy(() -> BackupCommands.run(
+                            "backup", file.toString(), elsewhere.data().toString()))
+                    .hasMessage("The running Dobbin made no copy. Copies of a database on a server are made with that"
+                            + " server's own tools, such as pg_dump.");
+            assertThat(file).doesNotExist();
+        } finally {
+            elsewhere.afterAll(null);
+        }
+    }
+
+    @Test
     void whatWasThereBeforeIsKeptBesideWhatIsRestored() throws Exception {
         server.reelOf(0xFF112233);
         Path file = folder.resolve("copy.zip");

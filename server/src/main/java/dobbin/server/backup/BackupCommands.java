@@ -16,6 +16,8 @@ import java.time.format.DateTimeFormatter;
 import java.util.Optional;
 import java.util.Set;
 import org.springframework.util.FileSystemUtils;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.json.JsonMapper;
 
 /** {@code backup FILE DATA-FOLDER} and {@code restore FILE DATA-FOLDER}: copies of all there is. */
 public final class BackupCommands {
@@ -36,7 +38,8 @@ public final class BackupCommands {
     }
 
     private static String backup(Path file, Path folder) throws IOException {
-        if (!Files.exists(folder.resolve(DataFolder.FILE))) {
+        if (!Files.exists(folder.resolve(DataFolder.FILE))
+                && Running.read(folder).isEmpty()) {
             throw new IOException("There is no data file in " + folder + ".");
         }
         if (Files.exists(file)) {
@@ -69,13 +72,16 @@ public final class BackupCommands {
                     HttpClient.newHttpClient().send(request, HttpResponse.BodyHandlers.ofInputStream());
             try (InputStream in = answer.body()) {
                 if (answer.statusCode() != 200) {
-                    throw new IOException("The running Dobbin made no copy (" + answer.statusCode() + ").");
+                    String why = JsonMapper.shared().readTree(in).path("detail").asString("");
+                    throw new IOException("The running Dobbin made no copy. " + why);
                 }
                 Files.copy(in, part, StandardCopyOption.REPLACE_EXISTING);
                 return true;
             }
         } catch (java.net.ConnectException e) {
             return false;
+        } catch (JacksonException e) {
+            throw new IOException("What answers at the address of the running Dobbin is none.", e);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             throw new IOException("Stopped.", e);

@@ -52,7 +52,9 @@ class DailyCopies {
                         Copying.to(file, data.folder(), data::copyTo).sentence());
             }
             removeOld(copies);
-        } catch (IOException | DataAccessException | Refused e) {
+        } catch (Refused e) {
+            LOG.error("There is no copy of today. {}", e.getMessage());
+        } catch (IOException | DataAccessException e) {
             LOG.error("There is no copy of today yet. See that the folder for copies is there and has room", e);
         }
     }
