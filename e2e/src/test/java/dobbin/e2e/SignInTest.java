@@ -80,6 +80,16 @@ class SignInTest {
         assertThat(sheet.cards()).hasCount(5);
     }
 
+    @Test
+    void onAPhoneColorsAreInTheMenuOfWhoeverSignedIn() {
+        page.setViewportSize(390, 844);
+        signIn("Six lamps, one beam");
+        assertThat(page.getByLabel("Dark colors")).isHidden();
+        sheet.button("Signed in").click();
+        page.getByText("Dark colors").click();
+        assertThat(page.locator(".v-application.v-theme--dark")).isVisible();
+    }
+
     private static void restartWith(String text) throws IOException {
         app.kill();
         Files.writeString(password, text);
