@@ -143,13 +143,14 @@ export const useSlimming = defineStore('slimming', () => {
     }
   }
 
-  watch(job, (now) => {
+  watch(job, async (now) => {
     if (!now || now.state === 'RUNNING' || !search.value) {
       return
     }
     const { fits } = search.value
     search.value = null
-    void loadTrials().catch(sayProblem)
+    // The dots are there when they are spoken of.
+    await loadTrials().catch(sayProblem)
     if (now.state === 'DONE') {
       say(fits ? (now.result ?? '') : 'Explored. Each dot is a setting; press one to take it.')
     } else if (now.problem) {
