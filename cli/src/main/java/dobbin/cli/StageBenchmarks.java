@@ -161,7 +161,7 @@ public class StageBenchmarks {
     private byte[] encoded(int tolerance) {
         GifSettings settings = new GifSettings(palette, false, true, Dithering.USUAL, tolerance, 0, "");
         LoopEncoder encoder = new LoopEncoder(SIZE, settings, Runnable::run);
-        two.forEach(frame -> encoder.add(frame, palette, true));
+        two.forEach(frame -> encoder.add(frame, palette));
         return GifFile.bytes(SIZE, settings, encoder.finish(), new int[] {4, 4});
     }
 }

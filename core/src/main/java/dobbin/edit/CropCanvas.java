@@ -6,6 +6,7 @@ import dobbin.raster.Size;
 import dobbin.reel.Crop;
 import dobbin.reel.Cutout;
 import dobbin.reel.FrameContent;
+import dobbin.reel.Framing;
 import dobbin.reel.Ranges;
 import dobbin.reel.Reel;
 import dobbin.reel.Still;
@@ -14,7 +15,7 @@ import jakarta.validation.constraints.Min;
 
 /**
  * Makes a part of the canvas the canvas. Stills, backdrop and cut-outs stay where they are seen; cards are laid anew. What
- * is delivered stays as large as it was.
+ * is delivered stays as large as it was; where what is left of it cannot be had at that size, its size follows the canvas.
  *
  * @param x and {@code y} of the part's corner, {@code width} and {@code height}, in pixels of the canvas
  */
@@ -37,10 +38,7 @@ public record CropCanvas(
                         .toList())
                 .withBackdrop(reel.backdrop().match(fill -> fill, still -> moved(still, canvas)))
                 .withCutouts(reel.cutouts().stream().map(this::moved).toList());
-        return moved.withDelivery(
-                        moved.delivery().with(moved.delivery().framing().withCrop(Crop.WHOLE)))
-                .withCanvas(new Size(width, height))
-                .withDelivery(reel.delivery().with(reel.delivery().framing().withCrop(left(reel))));
+        return moved.withCanvas(new Size(width, height), framing(reel));
     }
 
     @Override
@@ -51,6 +49,11 @@ public record CropCanvas(
     @Override
     public String title(Reel reel) {
         return "Crop the canvas to " + width + " × " + height;
+    }
+
+    private Framing framing(Reel reel) {
+        Framing framing = reel.delivery().framing().withCrop(left(reel));
+        return framing.fits(new Size(width, height)) ? framing : framing.withWidth(Framing.FOLLOWS);
     }
 
     /** @return what of the delivered part is left, on the new canvas */

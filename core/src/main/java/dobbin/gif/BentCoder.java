@@ -75,8 +75,10 @@ final class BentCoder {
      * @param width of the frame
      * @param bits of an index, 2 to 8
      * @return the codes of the plan's box, not yet split into sub-blocks; held and transparent pixels are index 0
+     * @throws IllegalArgumentException where there are held pixels, and the palette has no transparent entry
      */
     byte[] encode(int[] argb, int width, FramePlan plan, int bits) {
+        plan.checkHeldCanBeCoded(nearest.palette());
         Bounds box = plan.box();
         byte[] held = plan.heldPixels();
         boolean[] returned = plan.returned();
@@ -115,20 +117,14 @@ final class BentCoder {
 
     private void draw(int pixel, int x) {
         mixing.ask(pixel, x);
-        int index;
-        int longer;
-        if (mixing.isKept(pixel)) {
-            index = firstColor + nearest.indexOf(mixing.l(), mixing.a(), mixing.b());
-            longer = string < 0 ? string : strings.continued(string, index);
-        } else {
-            index = firstColor + nearest.nearlyIndexOf(mixing.l(), mixing.a(), mixing.b());
-            longer = string < 0 ? string : closest(index);
-            if (longer >= 0) {
-                index = strings.lastIndex(longer);
-            } else if (!mixes) {
-                // Nobody makes good what near is off by.
-                index = firstColor + nearest.indexOf(mixing.l(), mixing.a(), mixing.b());
-            }
+        boolean kept = mixing.isKept(pixel);
+        int index = firstColor
+                + (mixes && !kept
+                        ? nearest.nearlyIndexOf(mixing.l(), mixing.a(), mixing.b())
+                        : nearest.indexOf(mixing.l(), mixing.a(), mixing.b()));
+        int longer = string < 0 ? string : kept ? strings.continued(string, index) : closest(index);
+        if (longer >= 0) {
+            index = strings.lastIndex(longer);
         }
         mixing.got(x, nearest.lab(), 3 * (index - firstColor));
         take(index, longer);

@@ -43,11 +43,8 @@ final class ChangePlanner {
      */
     record Step(FramePlan finished, boolean unchanged) {}
 
-    /**
-     * @param argb the next frame: opaque pixels or 0
-     * @param mayMerge whether the frame before could show longer instead
-     */
-    Step next(int[] argb, boolean mayMerge) {
+    /** @param argb the next frame: opaque pixels or 0 */
+    Step next(int[] argb) {
         calm.see(argb);
         if (waiting == null) {
             draw(Change.between(after, argb, size, tolerance, keptColors, calm), argb);
@@ -55,7 +52,7 @@ final class ChangePlanner {
         }
         Change kept = Change.between(after, argb, size, tolerance, keptColors, calm);
         boolean canKeep = kept.vanishing().isEmpty();
-        if (canKeep && kept.drawn() == 0 && mayMerge) {
+        if (canKeep && kept.drawn() == 0) {
             return new Step(null, true);
         }
         Disposal disposal = Disposal.KEEP;

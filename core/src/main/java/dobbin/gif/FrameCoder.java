@@ -63,6 +63,9 @@ final class FrameCoder {
         boolean redrawable = !plan.hasHeld() || repeatable && plan.exactlyHeld();
         boolean holesHelp = hole >= 0 && plan.held() > plan.area() / HOLES_WORTH_TRYING;
         StoredFrame smallest = null;
+        if (!redrawable) {
+            plan.checkHeldCanBeCoded(palette);
+        }
         if (redrawable) {
             byte[] filled = Indexer.indices(argb, width, plan.box(), null, nearest, dithering);
             smallest = smallest(plan, stored, filled, null);

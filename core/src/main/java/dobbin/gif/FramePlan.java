@@ -1,5 +1,6 @@
 package dobbin.gif;
 
+import dobbin.palette.Palette;
 import dobbin.raster.Bounds;
 import java.util.Arrays;
 import java.util.Objects;
@@ -25,6 +26,14 @@ record FramePlan(Bounds box, byte[] heldPixels, boolean[] returned, boolean exac
 
     boolean hasHeld() {
         return held() > 0;
+    }
+
+    /** @throws IllegalArgumentException where pixels are held and the palette has no transparent entry for them */
+    void checkHeldCanBeCoded(Palette palette) {
+        if (hasHeld() && palette.transparentIndex() < 0) {
+            throw new IllegalArgumentException(
+                    held() + " pixels are held, and the palette has no transparent entry for them");
+        }
     }
 
     @Override

@@ -10,13 +10,14 @@ import java.util.stream.IntStream;
 /** A loop that is encoded, with its delays, as a file. */
 public final class GifFile {
     /** The longest that a stored frame can show, in hundredths of a second. */
-    public static final int LONGEST_DELAY = 0xFFFF;
+    private static final int LONGEST_DELAY = 0xFFFF;
 
     private GifFile() {}
 
     /**
      * @param frames of {@link LoopEncoder}
-     * @param hundredths how long each frame of the loop shows, in hundredths of a second; of merged ones at most 65535 in all
+     * @param hundredths how long each frame of the loop shows, in hundredths of a second. A frame that shows for longer than a
+     *     GIF can say is stored as often as it takes
      */
     public static byte[] bytes(Size size, GifSettings settings, List<EncodedFrame> frames, int[] hundredths) {
         try {
@@ -41,10 +42,13 @@ public final class GifFile {
             writer.comment(settings.comment());
         }
         for (EncodedFrame frame : frames) {
-            int shown = IntStream.range(frame.first(), frame.first() + frame.frames())
-                    .map(each -> hundredths[each])
+            long shown = IntStream.range(frame.first(), frame.first() + frame.frames())
+                    .mapToLong(each -> hundredths[each])
                     .sum();
-            writer.frame(frame.stored(), shown);
+            for (; shown > LONGEST_DELAY; shown -= LONGEST_DELAY) {
+                writer.frame(frame.stored().repeatable(), LONGEST_DELAY);
+            }
+            writer.frame(frame.stored(), (int) shown);
         }
         writer.trailer();
     }

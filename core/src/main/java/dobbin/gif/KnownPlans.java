@@ -24,14 +24,12 @@ final class KnownPlans {
     private final Set<Integer> keptColors;
     private final Memory memory;
     private final ChangePlanner planner;
-    private final List<Waiting> waiting = new ArrayList<>();
+    private final List<Raster> waiting = new ArrayList<>();
     private Found latest = new Found(null, NOTHING_BEFORE);
     private Raster last;
 
-    private record Waiting(Raster picture, boolean mayMerge) {}
-
     /** @param before which step came before; that one names all pictures before it and their terms */
-    private record StepTerms(int tolerance, Set<Integer> keptColors, boolean mayMerge, long before) {}
+    private record StepTerms(int tolerance, Set<Integer> keptColors, long before) {}
 
     private record LastTerms(long before) {}
 
@@ -47,10 +45,10 @@ final class KnownPlans {
     }
 
     /** See {@link ChangePlanner#next}. */
-    ChangePlanner.Step next(Raster picture, boolean mayMerge) {
+    ChangePlanner.Step next(Raster picture) {
         last = picture;
-        waiting.add(new Waiting(picture, mayMerge));
-        StepTerms terms = new StepTerms(tolerance, keptColors, mayMerge, latest.serialNumber);
+        waiting.add(picture);
+        StepTerms terms = new StepTerms(tolerance, keptColors, latest.serialNumber);
         latest = memory.of(picture, terms, () -> new Found(planned(), FOUND.incrementAndGet()));
         if (waiting.size() * size.area() > MOST_PIXELS_WAITING) {
             planned();
@@ -69,8 +67,8 @@ final class KnownPlans {
     /** @return the step of the last of the pictures that wait; null where none does */
     private ChangePlanner.Step planned() {
         ChangePlanner.Step step = null;
-        for (Waiting each : waiting) {
-            step = planner.next(each.picture.argb(), each.mayMerge);
+        for (Raster each : waiting) {
+            step = planner.next(each.argb());
         }
         waiting.clear();
         return step;

@@ -71,13 +71,12 @@ public final class LoopEncoder {
     /**
      * @param picture the whole frame, opaque pixels or 0
      * @param palette for this frame; the file's own is not stored again
-     * @param mayMerge whether the frame before may show longer instead, where the two are the same
      */
-    public void add(Raster picture, Palette palette, boolean mayMerge) {
+    public void add(Raster picture, Palette palette) {
         if (!picture.size().equals(size)) {
             throw new IllegalArgumentException("A frame of " + picture.size() + " in a file of " + size);
         }
-        ChangePlanner.Step step = plans.next(picture, mayMerge);
+        ChangePlanner.Step step = plans.next(picture);
         if (step.unchanged()) {
             waiting = waiting.longer();
         } else {

@@ -20,6 +20,16 @@ public record StoredFrame(
     /** Graphic control, image descriptor, code size and the end of the data. */
     private static final int BLOCKS = 8 + 10 + 1 + 1;
 
+    /**
+     * @return the same frame, disposed of so that drawing it once more shows the same: a box that were cleared would lose
+     *     the pixels the frame holds
+     */
+    StoredFrame repeatable() {
+        return disposal == Disposal.CLEAR
+                ? new StoredFrame(box, Disposal.KEEP, own, transparentIndex, minimumCodeSize, data, drawn)
+                : this;
+    }
+
     /** @return how many bytes of the file it takes */
     public int bytes() {
         int subBlocks = (data.length + MAX_SUB_BLOCK - 1) / MAX_SUB_BLOCK;

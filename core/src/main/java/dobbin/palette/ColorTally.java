@@ -9,7 +9,7 @@ import java.util.Arrays;
  * Counts the colors of a picture in 2^18 bins, 6 bits a channel, that keep the mean of what fell in.
  *
  * <p>A pixel counts for less where the picture is busy: a wrong color is seen in a sky and lost in a hedge. Of large
- * pictures every so many pixels are taken. Scratch memory is reused from picture to picture; for one thread at a time.
+ * pictures with more colors than a palette holds, every so many opaque pixels are taken. Scratch memory is reused from picture to picture; for one thread at a time.
  */
 public final class ColorTally {
     static final int BINS = 1 << 18;
@@ -46,7 +46,7 @@ public final class ColorTally {
         this(pixelsOfAFrame(1));
     }
 
-    /** @param enoughPixels how many pixels of a picture are weighed, about */
+    /** @param enoughPixels how many pixels of a picture of many colors are weighed, about */
     public ColorTally(int enoughPixels) {
         this.enoughPixels = enoughPixels;
     }
@@ -60,40 +60,64 @@ public final class ColorTally {
     public ColorCloud count(Raster picture) {
         int[] argb = picture.argb();
         ExactColors exact = new ExactColors();
-        boolean transparentSeen = countExactly(argb, exact);
-        int step = Math.max(1, argb.length / enoughPixels);
+        Seen seen = countExactly(argb, exact);
+        int step = exact.full() ? Math.max(1, seen.opaque / enoughPixels) : 1;
         for (int y = 0; y < picture.height(); y++) {
-            row(argb, picture.width(), y, y * 7 % step, step);
+            row(argb, picture.width(), y, firstOfRow(seen.seed, y, step), step);
         }
-        return cloud(exact, transparentSeen);
+        return cloud(exact, seen.opaque < argb.length);
     }
 
-    private static boolean countExactly(int[] argb, ExactColors exact) {
-        boolean transparentSeen = false;
+    /**
+     * @param opaque how many pixels are
+     * @param seed a number that depends on all pixels
+     */
+    private record Seen(int opaque, int seed) {}
+
+    private static Seen countExactly(int[] argb, ExactColors exact) {
+        int opaque = 0;
+        int seed = 0;
         int run = 0;
         for (int i = 0; i < argb.length; i++) {
             run++;
             if (i + 1 < argb.length && argb[i + 1] == argb[i]) {
                 continue;
             }
-            if (argb[i] == TRANSPARENT) {
-                transparentSeen = true;
-            } else if (!exact.full()) {
-                exact.add(argb[i] & 0xFFFFFF, run);
+            seed = 31 * seed + argb[i] + run;
+            if (argb[i] != TRANSPARENT) {
+                opaque += run;
+                if (!exact.full()) {
+                    exact.add(argb[i] & 0xFFFFFF, run);
+                }
             }
             run = 0;
         }
-        return transparentSeen;
+        return new Seen(opaque, seed);
     }
 
-    private void row(int[] argb, int width, int y, int firstX, int step) {
+    /**
+     * Where the first pixel is taken. It varies from row to row and from picture to picture as if drawn by lot, so no line of
+     * a pixel's width is passed over everywhere; the same picture gives the same. The constants are those of the finalizer of
+     * A. Appleby's MurmurHash3.
+     */
+    private static int firstOfRow(int seed, int y, int step) {
+        int mixed = seed ^ y * 0x9E3779B1;
+        mixed = (mixed ^ mixed >>> 16) * 0x85EBCA6B;
+        mixed = (mixed ^ mixed >>> 13) * 0xC2B2AE35;
+        return Integer.remainderUnsigned(mixed ^ mixed >>> 16, step);
+    }
+
+    /** Takes every {@code step}th opaque pixel of a row; each stands for as many. */
+    private void row(int[] argb, int width, int y, int first, int step) {
         int start = y * width;
         int above = y > 0 ? -width : 0;
-        for (int x = firstX; x < width; x += step) {
+        int passed = step - 1 - first;
+        for (int x = 0; x < width; x++) {
             int pixel = argb[start + x];
-            if (pixel == TRANSPARENT) {
+            if (pixel == TRANSPARENT || ++passed < step) {
                 continue;
             }
+            passed = 0;
             int before = argb[start + Math.max(0, x - 1)];
             int over = argb[start + above + x];
             int red = pixel >> 16 & 0xFF;
@@ -103,7 +127,7 @@ public final class ColorTally {
                     + Math.abs(green - (over >> 8 & 0xFF))
                     + Math.abs(red - (before >> 16 & 0xFF))
                     + Math.abs(blue - (over & 0xFF));
-            add((red >> 2) << 12 | (green >> 2) << 6 | blue >> 2, WEIGHTS[busy], red, green, blue);
+            add((red >> 2) << 12 | (green >> 2) << 6 | blue >> 2, step * WEIGHTS[busy], red, green, blue);
         }
     }
 

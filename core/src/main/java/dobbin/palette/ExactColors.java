@@ -19,7 +19,7 @@ final class ExactColors {
         return distinct > Palette.MAX_ENTRIES;
     }
 
-    /** Makes it as if there were more than can be counted. */
+    /** Marks the tally as overflowed: it has more distinct colors than it can count. */
     void fill() {
         distinct = Palette.MAX_ENTRIES + 1;
     }

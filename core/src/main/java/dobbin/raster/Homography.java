@@ -2,13 +2,19 @@ package dobbin.raster;
 
 /**
  * A placement in the plane that keeps lines straight, though not parallel, as a camera sees what is flat: (x, y) goes to
- * (xx·x + xy·y + dx, yx·x + yy·y + dy), both divided by wx·x + wy·y + 1. Where that divisor is not above 0, a point lies
- * behind the camera and goes nowhere.
+ * (xx·x + xy·y + dx, yx·x + yy·y + dy), both divided by wx·x + wy·y + w. Where that divisor is not above 0, a point lies
+ * behind the camera and goes nowhere. Where {@code wx} and {@code wy} are 0, {@code w} is 1.
  *
  * <p>Source: R. Hartley and A. Zisserman, "Multiple View Geometry in Computer Vision", 2004, chapter 2.
  */
-public record Homography(double xx, double xy, double yx, double yy, double dx, double dy, double wx, double wy) {
+public record Homography(
+        double xx, double xy, double yx, double yy, double dx, double dy, double wx, double wy, double w) {
     public static final Homography NONE = of(Affine.NONE);
+
+    /** With a divisor of 1 at the origin. */
+    public Homography(double xx, double xy, double yx, double yy, double dx, double dy, double wx, double wy) {
+        this(xx, xy, yx, yy, dx, dy, wx, wy, 1);
+    }
 
     public static Homography of(Affine place) {
         return new Homography(place.xx(), place.xy(), place.yx(), place.yy(), place.dx(), place.dy(), 0, 0);
@@ -23,18 +29,18 @@ public record Homography(double xx, double xy, double yx, double yy, double dx, 
         return wx == 0 && wy == 0;
     }
 
-    /** @return this placement, and then {@code next}; the origin must not go behind the camera */
+    /** @return this placement, and then {@code next} */
     public Homography then(Homography next) {
-        double w = next.wx * dx + next.wy * dy + 1;
         return new Homography(
-                (next.xx * xx + next.xy * yx + next.dx * wx) / w,
-                (next.xx * xy + next.xy * yy + next.dx * wy) / w,
-                (next.yx * xx + next.yy * yx + next.dy * wx) / w,
-                (next.yx * xy + next.yy * yy + next.dy * wy) / w,
-                (next.xx * dx + next.xy * dy + next.dx) / w,
-                (next.yx * dx + next.yy * dy + next.dy) / w,
-                (next.wx * xx + next.wy * yx + wx) / w,
-                (next.wx * xy + next.wy * yy + wy) / w);
+                next.xx * xx + next.xy * yx + next.dx * wx,
+                next.xx * xy + next.xy * yy + next.dx * wy,
+                next.yx * xx + next.yy * yx + next.dy * wx,
+                next.yx * xy + next.yy * yy + next.dy * wy,
+                next.xx * dx + next.xy * dy + next.dx * w,
+                next.yx * dx + next.yy * dy + next.dy * w,
+                next.wx * xx + next.wy * yx + next.w * wx,
+                next.wx * xy + next.wy * yy + next.w * wy,
+                next.wx * dx + next.wy * dy + next.w * w);
     }
 
     public Homography then(Affine next) {
@@ -46,24 +52,30 @@ public record Homography(double xx, double xy, double yx, double yy, double dx, 
         if (isAffine()) {
             return of(affine().inverse());
         }
-        double d = xx * yy - xy * yx;
+        double d = xx * (yy * w - dy * wy) - xy * (yx * w - dy * wx) + dx * (yx * wy - yy * wx);
         if (Math.abs(d) < 1e-12) {
             throw new IllegalStateException("What is flat has no inverse");
         }
         return new Homography(
-                (yy - dy * wy) / d,
-                (dx * wy - xy) / d,
-                (dy * wx - yx) / d,
-                (xx - dx * wx) / d,
+                (yy * w - dy * wy) / d,
+                (dx * wy - xy * w) / d,
+                (dy * wx - yx * w) / d,
+                (xx * w - dx * wx) / d,
                 (xy * dy - dx * yy) / d,
                 (dx * yx - xx * dy) / d,
                 (yx * wy - yy * wx) / d,
-                (xy * wx - xx * wy) / d);
+                (xy * wx - xx * wy) / d,
+                (xx * yy - xy * yx) / d);
+    }
+
+    /** @return the same placement with a divisor of 1 at the origin, which must not lie behind the camera */
+    public Homography dividedByOneAtTheOrigin() {
+        return new Homography(xx / w, xy / w, yx / w, yy / w, dx / w, dy / w, wx / w, wy / w, 1);
     }
 
     /** @return by what both coordinates are divided at (x, y); above 0 before the camera */
     public double divisor(double x, double y) {
-        return wx * x + wy * y + 1;
+        return wx * x + wy * y + w;
     }
 
     public double x(double x, double y) {
@@ -74,20 +86,20 @@ public record Homography(double xx, double xy, double yx, double yy, double dx, 
         return (yx * x + yy * y + dy) / divisor(x, y);
     }
 
-    /** @return what this is without {@code wx} and {@code wy} */
+    /** @return what is divided: this placement itself where it is affine */
     public Affine affine() {
         return new Affine(xx, xy, yx, yy, dx, dy);
     }
 
     /** @return the placement that sends (x, y) to the same place, and steps from there that are small to the same steps */
     public Affine near(double x, double y) {
-        double w = divisor(x, y);
+        double divisor = divisor(x, y);
         double u = x(x, y);
         double v = y(x, y);
-        double across = (xx - u * wx) / w;
-        double skewed = (xy - u * wy) / w;
-        double turned = (yx - v * wx) / w;
-        double down = (yy - v * wy) / w;
+        double across = (xx - u * wx) / divisor;
+        double skewed = (xy - u * wy) / divisor;
+        double turned = (yx - v * wx) / divisor;
+        double down = (yy - v * wy) / divisor;
         return new Affine(across, skewed, turned, down, u - across * x - skewed * y, v - turned * x - down * y);
     }
 

@@ -66,7 +66,8 @@ public record Aligned(
         Homography bent = Homography.of(Affine.shift(middleX, middleY))
                 .then(place)
                 .then(near.inverse())
-                .then(Affine.shift(-middleX, -middleY));
+                .then(Affine.shift(-middleX, -middleY))
+                .dividedByOneAtTheOrigin();
         double root = near.across() / scale;
         double lean = (near.xx() * near.xy() + near.yx() * near.yy()) / (near.across() * scale);
         return new Perspective(fine(bent.wx() * middleX), fine(bent.wy() * middleY), fine(root * root), fine(lean));

@@ -4,6 +4,7 @@ import dobbin.raster.Size;
 import dobbin.still.StillReader;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
+import java.util.Optional;
 
 /**
  * What of the canvas and of the loop is delivered, and how large. At most one of width, height and enlargement says the
@@ -57,23 +58,35 @@ public record Framing(
         return new Framing(Crop.WHOLE, width, FOLLOWS, 1, Scaling.SMOOTH, 1);
     }
 
+    /** @return whether this can be had of such a canvas */
+    public boolean fits(Size canvas) {
+        return problemOn(canvas).isEmpty();
+    }
+
     /** @throws OutOfRange where this cannot be had of such a canvas */
     void checkOn(Size canvas) {
+        problemOn(canvas).ifPresent(problem -> {
+            throw problem;
+        });
+    }
+
+    private Optional<OutOfRange> problemOn(Size canvas) {
         if (!crop.fits(canvas)) {
-            throw new OutOfRange("crop", "must lie on the canvas of " + canvas);
+            return Optional.of(new OutOfRange("crop", "must lie on the canvas of " + canvas));
         }
         Size part = crop.sizeOn(canvas);
         if (enlarge > 1 && (long) enlarge * Math.max(part.width(), part.height()) > MAX_SIDE) {
-            throw new OutOfRange(
-                    "enlarge", "can be at most " + MAX_SIDE / Math.max(part.width(), part.height()) + " for " + part);
+            return Optional.of(new OutOfRange(
+                    "enlarge", "can be at most " + MAX_SIDE / Math.max(part.width(), part.height()) + " for " + part));
         }
         Size size = sizeOf(canvas);
         if (size.width() > MAX_SIDE || size.area() > MAX_PIXELS) {
-            throw new OutOfRange(
+            return Optional.of(new OutOfRange(
                     height > 0 ? "height" : "width",
                     "of " + (height > 0 ? height : size.width()) + " makes pictures of " + part + " too large: "
-                            + size);
+                            + size));
         }
+        return Optional.empty();
     }
 
     /** @return the size of the delivered pictures of a canvas */

@@ -136,9 +136,14 @@ public record Reel(
     /** What of the delivered part is not on the new canvas is not delivered any more. */
     public Reel withCanvas(Size newCanvas) {
         Framing framing = delivery.framing();
+        return withCanvas(newCanvas, framing.withCrop(framing.crop().within(newCanvas)));
+    }
+
+    /** @param framing what of the new canvas is delivered, and how large */
+    public Reel withCanvas(Size newCanvas, Framing framing) {
         return copy(it -> {
             it.canvas = newCanvas;
-            it.delivery = delivery.with(framing.withCrop(framing.crop().within(newCanvas)));
+            it.delivery = delivery.with(framing);
         });
     }
 

@@ -72,7 +72,11 @@ public record Still(String picture, String name, Size size, Fit fit, long taken,
             for (double y : new double[] {slack, canvas.height() - slack}) {
                 double across = back.x(x, y);
                 double down = back.y(x, y);
-                if (across < 0 || across > size.width() || down < 0 || down > size.height()) {
+                if (back.divisor(x, y) <= 0
+                        || across < 0
+                        || across > size.width()
+                        || down < 0
+                        || down > size.height()) {
                     return false;
                 }
             }

@@ -109,12 +109,11 @@ public final class Looks {
 
     /**
      * @return the name of what would be delivered but for delays and plays, which can be changed without encoding again
-     * @param mayMerge whether frames that look the same may become one
      */
-    public String ofEncoding(boolean mayMerge) {
+    public String ofEncoding() {
         return name(reel.loop().stream()
                 .map(this::of)
-                .collect(Collectors.joining(" ", "encoding-5 " + mayMerge + ' ' + reel.delivery() + ' ', "")));
+                .collect(Collectors.joining(" ", "encoding-6 " + reel.delivery() + ' ', "")));
     }
 
     /** @return the name of what a file is made of, whatever its settings: the frames that play, the crop and the matte */

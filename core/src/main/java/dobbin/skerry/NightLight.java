@@ -62,7 +62,7 @@ final class NightLight {
         Palette palette = PaletteBuilder.build(colors, PaletteTerms.seen(128, true, true));
         GifSettings settings = new GifSettings(palette, false, true, Dithering.USUAL, 0, 0, "");
         LoopEncoder encoder = new LoopEncoder(SIZE, settings, Runnable::run);
-        frames.forEach(frame -> encoder.add(frame, palette, false));
+        frames.forEach(frame -> encoder.add(frame, palette));
         return GifFile.bytes(SIZE, settings, encoder.finish(), HUNDREDTHS);
     }
 

@@ -60,13 +60,7 @@ record PalettePlan(List<Palette> ofFrames, boolean lossless, PaletteReason reaso
 
     static PalettePlan of(Wanted wanted, FrameWork work) {
         ColorCloud all = wanted.joined();
-        // A loop needs the entry for what stays the same from frame to frame, unless it costs a color and the loop
-        // would not be lossless.
-        boolean useful = wanted.clouds.size() > 1
-                && (all.distinct() != wanted.usual.entries()
-                        || !wanted.usual.kept().isEmpty());
-        boolean transparent = all.transparentSeen() || useful;
-        Palette one = wanted.of(all, transparent);
+        Palette one = ofLoop(wanted, all);
         boolean lossless = holdsAll(one, all);
         if (wanted.clouds.size() == 1) {
             return shared(one, wanted, lossless, PaletteReason.ONE_FRAME);
@@ -88,6 +82,20 @@ record PalettePlan(List<Palette> ofFrames, boolean lossless, PaletteReason reaso
             return shared(one, wanted, false, PaletteReason.AS_GOOD);
         }
         return new PalettePlan(whereItPays(wanted, work), false, PaletteReason.COLORS_CHANGE);
+    }
+
+    /**
+     * A loop needs a transparent entry for what stays the same from frame to frame. It can do without one where the palette
+     * holds every color and has no entry to spare: then what stays is drawn again, as it is.
+     */
+    private static Palette ofLoop(Wanted wanted, ColorCloud all) {
+        if (wanted.clouds.size() == 1 || all.distinct() == wanted.usual.entries()) {
+            Palette withoutNeed = wanted.of(all, all.transparentSeen());
+            if (wanted.clouds.size() == 1 || holdsAll(withoutNeed, all)) {
+                return withoutNeed;
+            }
+        }
+        return wanted.of(all, true);
     }
 
     /** @return the palette of the file, which frames need not bring */

@@ -16,7 +16,6 @@ import dobbin.render.Looks;
 import dobbin.render.Pictures;
 import dobbin.slim.Stages.Stage;
 import dobbin.timing.Hundredths;
-import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.Executor;
@@ -108,15 +107,7 @@ public final class Slim {
 
     /** @return the name of what {@link #encode} makes of the reel: where it is the same, so is that */
     public static String nameOfEncoded(Reel reel, Looks looks) {
-        return looks.ofEncoding(mayMerge(reel));
-    }
-
-    /** Only in loops of many minutes could frames that are the same show for longer than one can be told to. */
-    private static boolean mayMerge(Reel reel) {
-        return Arrays.stream(Hundredths.apportion(reel.deliveredDelaysMillis()))
-                        .asLongStream()
-                        .sum()
-                <= GifFile.LONGEST_DELAY;
+        return looks.ofEncoding();
     }
 
     /** @param encoded of this reel, or of one that differs in nothing but delays, plays and comment */
@@ -174,11 +165,10 @@ public final class Slim {
             task.run();
             return null;
         }));
-        boolean mayMerge = mayMerge(reel);
         LoopEncoder encoder = new LoopEncoder(size, settings, timed, memory);
         source.inOrder(places, executor, (frame, raster) -> {
             work.begin();
-            encoder.add(raster, palettes.ofFrames().get(frame), mayMerge);
+            encoder.add(raster, palettes.ofFrames().get(frame));
         });
         return new Encoded(
                 size,

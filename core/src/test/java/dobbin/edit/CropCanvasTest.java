@@ -15,6 +15,7 @@ import dobbin.reel.Scaling;
 import dobbin.reel.Still;
 import dobbin.render.Renderer;
 import java.util.List;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -76,6 +77,45 @@ class CropCanvasTest {
         assertThat(made.deliveredSize()).isEqualTo(delivered.deliveredSize());
         Reel other = Edit.apply(new CropCanvas(0, 0, 30, 40), delivered);
         assertThat(other.delivery().framing().crop()).isEqualTo(new Crop(10, 5, 20, 29));
+    }
+
+    /** Whatever the delivered part and its size are, making it the canvas changes neither. */
+    @Test
+    void anyDeliveredPartCanBecomeTheCanvas() {
+        Reel reel = reel();
+        int made = 0;
+        for (int seed = 0; seed < 500; seed++) {
+            Random random = new Random(seed);
+            int x = random.nextInt(CANVAS.width());
+            int y = random.nextInt(CANVAS.height());
+            Crop part = new Crop(x, y, 1 + random.nextInt(CANVAS.width() - x), 1 + random.nextInt(CANVAS.height() - y));
+            int how = random.nextInt(4);
+            Framing framing = new Framing(
+                    part,
+                    how == 1 ? 1 + random.nextInt(1600) : 0,
+                    how == 2 ? 1 + random.nextInt(1600) : 0,
+                    how == 3 ? 1 + random.nextInt(20) : 1,
+                    Scaling.SMOOTH,
+                    1 + random.nextInt(3));
+            if (!framing.fits(CANVAS)) {
+                continue;
+            }
+            Reel delivered = Edit.apply(new SetDelivery(reel.delivery().with(framing)), reel);
+            Reel cropped = Edit.apply(new CropCanvas(part.x(), part.y(), part.width(), part.height()), delivered);
+            assertThat(cropped.delivery().framing()).as("seed %d", seed).isEqualTo(framing.withCrop(Crop.WHOLE));
+            assertThat(cropped.deliveredSize()).as("seed %d", seed).isEqualTo(delivered.deliveredSize());
+            made++;
+        }
+        assertThat(made).isGreaterThan(300);
+    }
+
+    @Test
+    void whereWhatIsLeftCannotBeSoLargeItsSizeFollowsTheCanvas() {
+        Reel reel = reel();
+        Reel delivered = Edit.apply(
+                new SetDelivery(reel.delivery().with(new Framing(Crop.WHOLE, 0, 800, 1, Scaling.SMOOTH, 1))), reel);
+        Reel flat = Edit.apply(new CropCanvas(0, 0, 60, 2), delivered);
+        assertThat(flat.deliveredSize()).isEqualTo(new Size(60, 2));
     }
 
     @Test

@@ -8,10 +8,6 @@ import dobbin.palette.Palette;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.still.DecodeLimits;
-import java.awt.Color;
-import java.awt.Graphics2D;
-import java.awt.image.BufferedImage;
-import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.ArrayList;
@@ -19,10 +15,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
-import javax.imageio.ImageIO;
-import javax.imageio.ImageReader;
-import javax.imageio.metadata.IIOMetadataNode;
-import javax.imageio.stream.ImageInputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -39,7 +31,7 @@ class GifRoundTripTest {
             GifSettings settings = new GifSettings(palette, true, true, Dithering.USUAL, 50, plays, "");
             LoopEncoder encoder = new LoopEncoder(size, settings, Runnable::run);
             for (int i = 0; i < frames.size(); i++) {
-                encoder.add(shown(i), palette, true);
+                encoder.add(shown(i), palette);
             }
             List<EncodedFrame> encoded = encoder.finish();
             out.writeBytes(GifFile.bytes(size, settings, encoded, hundredths));
@@ -105,7 +97,7 @@ class GifRoundTripTest {
             Loop loop = loop(seed);
             ByteArrayOutputStream file = new ByteArrayOutputStream();
             List<EncodedFrame> stored = loop.write(file, 0);
-            List<Raster> shown = shownByTheJdk(file.toByteArray(), loop.size);
+            List<Raster> shown = JdkScreen.shown(file.toByteArray(), loop.size);
             for (int i = 0; i < stored.size(); i++) {
                 int frame = stored.get(i).first();
                 assertThat(shown.get(i)).as("seed %d, frame %d", seed, frame).isEqualTo(loop.shown(frame));
@@ -228,42 +220,5 @@ class GifRoundTripTest {
             return 0;
         }
         return frames;
-    }
-
-    private static List<Raster> shownByTheJdk(byte[] file, Size size) throws IOException {
-        ImageReader reader = ImageIO.getImageReadersByFormatName("gif").next();
-        BufferedImage screen = new BufferedImage(size.width(), size.height(), BufferedImage.TYPE_INT_ARGB);
-        List<Raster> shown = new ArrayList<>();
-        try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(file))) {
-            reader.setInput(in);
-            int count = reader.getNumImages(true);
-            for (int i = 0; i < count; i++) {
-                var tree = (IIOMetadataNode) reader.getImageMetadata(i).getAsTree("javax_imageio_gif_image_1.0");
-                var at = (IIOMetadataNode)
-                        tree.getElementsByTagName("ImageDescriptor").item(0);
-                var control = (IIOMetadataNode)
-                        tree.getElementsByTagName("GraphicControlExtension").item(0);
-                BufferedImage patch = reader.read(i);
-                int left = Integer.parseInt(at.getAttribute("imageLeftPosition"));
-                int top = Integer.parseInt(at.getAttribute("imageTopPosition"));
-                for (int y = 0; y < patch.getHeight(); y++) {
-                    for (int x = 0; x < patch.getWidth(); x++) {
-                        int argb = patch.getRGB(x, y);
-                        if (argb >>> 24 != 0) {
-                            screen.setRGB(left + x, top + y, argb);
-                        }
-                    }
-                }
-                int[] pixels = screen.getRGB(0, 0, size.width(), size.height(), null, 0, size.width());
-                shown.add(Raster.of(size, pixels));
-                if (control.getAttribute("disposalMethod").equals("restoreToBackgroundColor")) {
-                    Graphics2D pen = screen.createGraphics();
-                    pen.setBackground(new Color(0, true));
-                    pen.clearRect(left, top, patch.getWidth(), patch.getHeight());
-                    pen.dispose();
-                }
-            }
-        }
-        return shown;
     }
 }

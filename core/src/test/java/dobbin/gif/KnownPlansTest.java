@@ -61,7 +61,7 @@ class KnownPlansTest {
         Palette palette = Palette.withTransparency(COLORS);
         GifSettings settings = new GifSettings(palette, true, true, Dithering.NONE, 0, 0, "");
         LoopEncoder encoder = new LoopEncoder(SIZE, settings, Runnable::run, memory);
-        frames.forEach(frame -> encoder.add(frame, palette, true));
+        frames.forEach(frame -> encoder.add(frame, palette));
         return encoder.finish().stream()
                 .map(each -> each.first() + " " + each.frames() + " "
                         + each.stored().box() + each.stored().disposal()

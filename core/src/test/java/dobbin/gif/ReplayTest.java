@@ -35,7 +35,7 @@ class ReplayTest {
         Palette palette = Palette.withTransparency(0xB23A2E, 0x2B6F86);
         GifSettings settings = new GifSettings(palette, true, true, Dithering.NONE, 0, 0, "");
         LoopEncoder encoder = new LoopEncoder(SIZE, settings, Runnable::run);
-        frames.forEach(frame -> encoder.add(frame, palette, true));
+        frames.forEach(frame -> encoder.add(frame, palette));
         List<EncodedFrame> stored = encoder.finish();
         assertThat(stored).as("frames that are the same are one").hasSize(5);
 

@@ -2,6 +2,7 @@ package dobbin.palette;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
 import dobbin.color.Oklab;
 import dobbin.raster.Raster;
@@ -11,6 +12,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 
 class ColorTallyTest {
@@ -89,6 +91,49 @@ class ColorTallyTest {
         argb[123_457] = 0xFFFF0000;
         assertThat(tally.count(Raster.of(new Size(700, 500), argb)).distinctColors())
                 .containsExactly(0x204060, 0xFF0000);
+    }
+
+    /** A line as wide as a pixel is weighed in every frame of a loop, wherever it is, as are 30 frames of 640 x 480. */
+    @Test
+    void aLineOfAPixelIsSeenInEveryColumn() {
+        Size size = new Size(640, 60);
+        for (int column = 0; column < 28; column++) {
+            Random random = new Random(column);
+            int[] argb = random.ints(640 * 60, 0, 1 << 12)
+                    .map(value -> 0xFF606060 | value & 0xF | value << 4 & 0xF00 | value << 8 & 0xF0000)
+                    .toArray();
+            for (int y = 0; y < 60; y++) {
+                argb[640 * y + column] = 0xFFFF2000;
+            }
+            ColorCloud cloud = new ColorTally(640 * 60 / 7).count(Raster.of(size, argb));
+            assertThat(cloud.distinct()).isGreaterThan(Palette.MAX_ENTRIES);
+            assertThat(cloud.bins).as("column %d", column).contains(0xFF >> 2 << 12 | 0x20 >> 2 << 6);
+        }
+    }
+
+    @Test
+    void aTinyDrawingOnALargeTransparentCanvasIsSeenWhole() {
+        int[] argb = new int[1600 * 1200];
+        for (int i = 0; i < 300; i++) {
+            argb[700_000 + 1600 * (i / 20) + i % 20] = 0xFF000000 | i * 37 << 8 | i;
+        }
+        ColorCloud cloud = new ColorTally().count(Raster.of(new Size(1600, 1200), argb));
+        assertThat(cloud.transparentSeen()).isTrue();
+        assertThat(cloud.distinct()).isGreaterThan(Palette.MAX_ENTRIES);
+        int[] bins = Arrays.stream(argb)
+                .filter(pixel -> pixel != 0)
+                .map(pixel -> (pixel >> 18 & 63) << 12 | (pixel >> 10 & 63) << 6 | pixel >> 2 & 63)
+                .distinct()
+                .toArray();
+        assertThat(cloud.bins).containsExactlyInAnyOrder(bins);
+    }
+
+    /** Each pixel that is taken stands for those that are not, so large and small parts of a loop keep their shares. */
+    @Test
+    void whatIsPassedOverCountsWithItsNeighbors() {
+        Raster sunrise = SkerryPoint.sunrise(1, new Size(400, 300)).get(0);
+        double all = sum(new ColorTally(400 * 300).count(sunrise));
+        assertThat(sum(new ColorTally(5_000).count(sunrise))).isCloseTo(all, withinPercentage(5));
     }
 
     @Test

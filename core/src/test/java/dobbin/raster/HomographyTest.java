@@ -40,6 +40,56 @@ class HomographyTest {
         }
     }
 
+    /** Where the origin lies beyond the vanishing line, all that is before the camera is found again. */
+    @Test
+    void theOriginMayLieBehindTheCamera() {
+        for (double far : new double[] {0, 99.9, 100, 100.1, 400, -400}) {
+            Homography there = Homography.of(Affine.shift(-32, -24))
+                    .then(Homography.keystone(0.01, 0.003))
+                    .then(Affine.shift(32 + far, 24));
+            Homography back = there.inverse();
+            for (int[] point : new int[][] {{0, 0}, {63, 0}, {0, 47}, {63, 47}, {32, 24}}) {
+                double x = there.x(point[0], point[1]);
+                double y = there.y(point[0], point[1]);
+                assertThat(there.divisor(point[0], point[1])).isPositive();
+                assertThat(back.divisor(x, y)).as("%s moved by %s", point, far).isPositive();
+                assertThat(back.x(x, y)).isCloseTo(point[0], within(1e-6));
+                assertThat(back.y(x, y)).isCloseTo(point[1], within(1e-6));
+            }
+        }
+    }
+
+    /** A picture in perspective that is moved by whole pixels is drawn as it was, wherever the canvas begins. */
+    @Test
+    void aPictureIsDrawnTheSameWhereverItsCanvasBegins() {
+        int[] argb = new int[(int) SIZE.area()];
+        for (int i = 0; i < argb.length; i++) {
+            argb[i] = 0xFF000000 | i * 0x010305;
+        }
+        Raster picture = Raster.of(SIZE, argb);
+        Homography middle = Homography.of(Affine.shift(-32, -24)).then(Homography.keystone(0.012, 0.004));
+        Layer here = Placement.draw(picture, middle.then(Affine.shift(60, 40)), new Bounds(0, 0, 160, 120))
+                .orElseThrow();
+        for (int by : new int[] {30, 100, 143, 144, 300, 5000}) {
+            Layer moved = Placement.draw(
+                            picture, middle.then(Affine.shift(60 + by, 40)), new Bounds(by, 0, by + 160, 120))
+                    .orElseThrow();
+            assertThat(moved.x()).isEqualTo(here.x() + by);
+            assertThat(off(moved.raster(), here.raster())).as("moved by %d", by).isLessThanOrEqualTo(1);
+        }
+    }
+
+    private static int off(Raster one, Raster other) {
+        assertThat(one.size()).isEqualTo(other.size());
+        int off = 0;
+        for (int i = 0; i < one.argb().length; i++) {
+            for (int shift = 0; shift < 32; shift += 8) {
+                off = Math.max(off, Math.abs((one.argb()[i] >> shift & 0xFF) - (other.argb()[i] >> shift & 0xFF)));
+            }
+        }
+        return off;
+    }
+
     @Test
     void nearAPointItIsWhatTouchesItThere() {
         for (int seed = 0; seed < 100; seed++) {
