@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 
 /**
@@ -41,8 +42,25 @@ public record TextBlock(String text, FontStack fonts, double size, Align align, 
     /** The same outlines whatever hinting a machine has. */
     private static final FontRenderContext UNHINTED = new FontRenderContext(null, true, true);
 
-    /** @param direction of its paragraph, as {@link Bidi} names it */
-    private record Line(String text, int direction) {}
+    /** @param levels of its letters, which its whole paragraph decides; none where it is empty */
+    private record Line(String text, Optional<Bidi> levels) {}
+
+    /** Text up to a line feed, whose direction is that of its first letter that has one. */
+    private record Paragraph(String text, Bidi levels) {
+        Paragraph(String text) {
+            this(text, new Bidi(text, Bidi.DIRECTION_DEFAULT_LEFT_TO_RIGHT));
+        }
+
+        /** @return a part of it as a line; blanks at its end are none of it */
+        Line line(int start, int end) {
+            String line = text.substring(start, end).stripTrailing();
+            return new Line(
+                    line,
+                    line.isEmpty()
+                            ? Optional.empty()
+                            : Optional.of(levels.createLineBidi(start, start + line.length())));
+        }
+    }
 
     /** Some signs of one font and one direction, shaped. */
     private record Run(GlyphVector glyphs, int start) {
@@ -122,47 +140,44 @@ public record TextBlock(String text, FontStack fonts, double size, Align align, 
     private List<Line> lines() {
         List<Line> lines = new ArrayList<>();
         for (String paragraph : text.split("\n", -1)) {
-            boolean leftToRight = new Bidi(paragraph, Bidi.DIRECTION_DEFAULT_LEFT_TO_RIGHT).baseIsLeftToRight();
-            int direction = leftToRight ? Bidi.DIRECTION_LEFT_TO_RIGHT : Bidi.DIRECTION_RIGHT_TO_LEFT;
-            linesOf(paragraph).forEach(line -> lines.add(new Line(line, direction)));
+            lines.addAll(linesOf(new Paragraph(paragraph)));
         }
         return lines;
     }
 
-    private List<String> linesOf(String paragraph) {
-        List<String> lines = new ArrayList<>();
+    private List<Line> linesOf(Paragraph paragraph) {
+        List<Line> lines = new ArrayList<>();
         BreakIterator breaks = BreakIterator.getLineInstance(Locale.ROOT);
-        breaks.setText(paragraph);
+        breaks.setText(paragraph.text());
         int start = 0;
         int fits = 0;
         for (int end = breaks.next(); end != BreakIterator.DONE; end = breaks.next()) {
-            if (fits > start && !fits(paragraph.substring(start, end))) {
-                lines.add(paragraph.substring(start, fits).stripTrailing());
+            if (fits > start && !fits(paragraph.line(start, end))) {
+                lines.add(paragraph.line(start, fits));
                 start = fits;
             }
-            while (!fits(paragraph.substring(start, end)) && lettersThatFit(paragraph, start, end) < end) {
+            while (!fits(paragraph.line(start, end)) && lettersThatFit(paragraph, start, end) < end) {
                 int cut = lettersThatFit(paragraph, start, end);
-                lines.add(paragraph.substring(start, cut));
+                lines.add(paragraph.line(start, cut));
                 start = cut;
             }
             fits = end;
         }
-        lines.add(paragraph.substring(start).stripTrailing());
+        lines.add(paragraph.line(start, paragraph.text().length()));
         return lines;
     }
 
-    private boolean fits(String line) {
-        return widest == Double.MAX_VALUE
-                || advance(runs(new Line(line.stripTrailing(), Bidi.DIRECTION_DEFAULT_LEFT_TO_RIGHT))) <= widest;
+    private boolean fits(Line line) {
+        return widest == Double.MAX_VALUE || advance(runs(line)) <= widest;
     }
 
     /** @return where a word must be broken so that its first part fits; at least one letter stays on the line */
-    private int lettersThatFit(String paragraph, int start, int end) {
-        int[] beginnings = Letters.beginnings(paragraph.substring(start, end));
+    private int lettersThatFit(Paragraph paragraph, int start, int end) {
+        int[] beginnings = Letters.beginnings(paragraph.text().substring(start, end));
         int cut = end - start;
         for (int i = 1; i < beginnings.length; i++) {
             if (beginnings[i] == i) {
-                if (!fits(paragraph.substring(start, start + i)) && cut < end - start) {
+                if (!fits(paragraph.line(start, start + i)) && cut < end - start) {
                     break;
                 }
                 cut = i;
@@ -173,12 +188,12 @@ public record TextBlock(String text, FontStack fonts, double size, Align align, 
 
     /** @return the runs of a line from left to right */
     private List<Run> runs(Line line) {
-        if (line.text().isEmpty()) {
-            return List.of();
-        }
-        Bidi bidi = new Bidi(line.text(), line.direction());
-        List<Font> fontsOf = fonts.fontsOf(line.text());
-        char[] signs = line.text().toCharArray();
+        return line.levels().map(levels -> runs(line.text(), levels)).orElse(List.of());
+    }
+
+    private List<Run> runs(String line, Bidi bidi) {
+        List<Font> fontsOf = fonts.fontsOf(line);
+        char[] signs = line.toCharArray();
         List<Run> runs = new ArrayList<>();
         List<Byte> levels = new ArrayList<>();
         for (int start = 0, end; start < signs.length; start = end) {

@@ -1,5 +1,6 @@
 package dobbin.ora;
 
+import dobbin.raster.Compositor;
 import dobbin.raster.Raster;
 import dobbin.raster.Resampler;
 import dobbin.raster.Size;
@@ -15,12 +16,15 @@ public final class OraWriter {
     private final PlainZip zip;
     private final Size size;
     private final StringBuilder layers = new StringBuilder();
+    /** All layers so far over one another: the form asks for this picture beside them. */
+    private final int[] merged;
+
     private int count;
-    private Raster first;
 
     private OraWriter(Size size, PlainZip zip) {
         this.size = size;
         this.zip = zip;
+        this.merged = new int[Math.toIntExact(size.area())];
     }
 
     /** Pictures of one size, the lowest first. */
@@ -42,7 +46,7 @@ public final class OraWriter {
 
     private void layer(Raster picture) throws IOException {
         count++;
-        first = count == 1 ? picture : first;
+        Compositor.over(picture, 0, 0, merged, size);
         String name = String.format("data/frame-%04d.png", count);
         zip.stored(name, PngWriter.bytes(picture));
         // The uppermost comes first.
@@ -62,11 +66,10 @@ public final class OraWriter {
                 </image>
                 """.formatted(size.width(), size.height(), layers);
         zip.packed(OraZip.STACK, stack.getBytes(StandardCharsets.UTF_8));
-        if (first != null) {
-            zip.stored("mergedimage.png", PngWriter.bytes(first));
-            Size small = size.reducedTo(THUMBNAIL_SIDE);
-            zip.stored("Thumbnails/thumbnail.png", PngWriter.bytes(Resampler.resize(first, small)));
-        }
+        Raster whole = Raster.of(size, merged);
+        zip.stored("mergedimage.png", PngWriter.bytes(whole));
+        Raster small = Resampler.resize(whole, size.reducedTo(THUMBNAIL_SIDE));
+        zip.stored("Thumbnails/thumbnail.png", PngWriter.bytes(small));
         zip.finish();
     }
 }

@@ -12,6 +12,7 @@ import dobbin.raster.Size;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
@@ -92,7 +93,7 @@ public final class StillReader {
         }
         PixelRows decoded =
                 Pixels.of(reading(file, limits, checkpoint, reader -> decoded(kind, page, reader)), checkpoint);
-        Orientation orientation = orientationOf(file, kind);
+        Orientation orientation = orientationOf(file, kind, page);
         Raster reduced = Resampler.resize(decoded, stored.reducedTo(WORKING_SIDE));
         Raster working = inSrgb(file, kind, reduced);
         return new StillPicture(orientation.upright(working), orientation.upright(stored));
@@ -110,14 +111,17 @@ public final class StillReader {
             throw tooLarge(size, limits);
         }
         BufferedImage image = reading(file, limits, checkpoint, reader -> decoded(kind, 0, reader));
-        return orientationOf(file, kind)
+        return orientationOf(file, kind, 0)
                 .upright(inSrgb(file, kind, Pixels.of(image, checkpoint).raster()));
     }
 
     private static Raster inSrgb(byte[] file, FileKind kind, Raster picture) {
-        return ColorProfile.of(file, kind)
-                .map(profile -> profile.toSrgb(picture))
-                .orElse(picture);
+        Optional<ColorProfile> profile = ColorProfile.of(file, kind);
+        if (profile.isPresent()) {
+            return profile.get().toSrgb(picture);
+        }
+        Optional<PngColors> colors = kind == FileKind.PNG ? PngColors.of(file) : Optional.empty();
+        return colors.map(each -> each.toSrgb(picture)).orElse(picture);
     }
 
     private static BufferedImage decoded(FileKind kind, int page, ImageReader reader) throws IOException {
@@ -201,8 +205,11 @@ public final class StillReader {
         return new UnreadablePicture("is damaged and cannot be read. Copy or export it again", cause);
     }
 
-    private static Orientation orientationOf(byte[] file, FileKind kind) {
-        if (kind != FileKind.JPEG && kind != FileKind.TIFF) {
+    private static Orientation orientationOf(byte[] file, FileKind kind, int page) {
+        if (kind == FileKind.TIFF) {
+            return TiffPages.orientation(file, page);
+        }
+        if (kind != FileKind.JPEG) {
             return Orientation.UPRIGHT;
         }
         try {

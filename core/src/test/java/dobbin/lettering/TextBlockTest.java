@@ -11,7 +11,9 @@ import java.awt.Shape;
 import java.awt.font.FontRenderContext;
 import java.awt.font.TextAttribute;
 import java.awt.font.TextLayout;
+import java.awt.font.TextMeasurer;
 import java.awt.geom.AffineTransform;
+import java.awt.geom.Path2D;
 import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
 import java.text.AttributedString;
@@ -112,23 +114,47 @@ class TextBlockTest {
     @ValueSource(strings = {"שלום לך", "مرحبا بك", "שעה 18.00 עכשיו", "灯台 lamp", "Skerry"})
     void signsAreShapedAndOrderedAsTheJdkDoesIt(String text) {
         Shape ours = block(text, Align.LEFT).outlineOn(10, 60);
+        Shape jdk = new TextLayout(attributed(text).getIterator(), UNHINTED)
+                .getOutline(AffineTransform.getTranslateInstance(10, 60));
+        assertThat(filled(ours)).isEqualTo(filled(jdk));
+    }
+
+    private static AttributedString attributed(String text) {
         AttributedString attributed = new AttributedString(text);
         List<Font> fonts = fonts(Typeface.PLAIN).fontsOf(text);
         for (int i = 0; i < fonts.size(); i++) {
             attributed.addAttribute(TextAttribute.FONT, fonts.get(i).deriveFont(40f), i, i + 1);
         }
-        Shape jdk = new TextLayout(attributed.getIterator(), UNHINTED)
-                .getOutline(AffineTransform.getTranslateInstance(10, 60));
-        assertThat(filled(ours)).isEqualTo(filled(jdk));
+        return attributed;
+    }
+
+    /** What comes before decides how digits are ordered, also where a line begins with them. */
+    @ParameterizedTest
+    @ValueSource(strings = {"Ferry مرحبا |12 34 بك", "Ferry שלום |18-20 לך", "שלום Ferry |18 at לך"})
+    void aLineIsOrderedAsAPartOfItsParagraph(String parts) {
+        String text = parts.replace("|", "");
+        int cut = parts.indexOf('|');
+        double widest = block(text.substring(0, cut).strip(), Align.LEFT).width() + 25;
+        TextBlock block = block(text, Align.LEFT, widest);
+        double line = block.height() / 2;
+        assertThat(block("I" + text, Align.LEFT).height()).as("two lines").isCloseTo(line, within(1e-6));
+        TextMeasurer measurer = new TextMeasurer(attributed(text).getIterator(), UNHINTED);
+        Path2D jdk = new Path2D.Double();
+        int end = text.substring(0, cut).stripTrailing().length();
+        jdk.append(measurer.getLayout(0, end).getOutline(AffineTransform.getTranslateInstance(10, 50)), false);
+        jdk.append(
+                measurer.getLayout(cut, text.length()).getOutline(AffineTransform.getTranslateInstance(10, 50 + line)),
+                false);
+        assertThat(filled(block.outlineOn(10, 50))).isEqualTo(filled(jdk));
     }
 
     /** A shape in pixels, told by the places of those that are more than half covered. */
     private static List<Integer> filled(Shape shape) {
-        BufferedImage image = new BufferedImage(400, 100, BufferedImage.TYPE_BYTE_GRAY);
+        BufferedImage image = new BufferedImage(400, 140, BufferedImage.TYPE_BYTE_GRAY);
         Graphics2D pen = image.createGraphics();
         pen.fill(shape);
         pen.dispose();
-        return IntStream.range(0, 40_000)
+        return IntStream.range(0, 400 * 140)
                 .filter(i -> image.getRaster().getSample(i % 400, i / 400, 0) > 127)
                 .boxed()
                 .toList();

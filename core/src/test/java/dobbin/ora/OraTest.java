@@ -3,12 +3,15 @@ package dobbin.ora;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dobbin.raster.Compositor;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.still.DecodeLimits;
 import dobbin.still.PngWriter;
 import dobbin.still.Series.Shown;
+import dobbin.still.StillReader;
 import dobbin.still.UnreadablePicture;
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -19,6 +22,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.zip.CRC32;
 import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.Test;
 
@@ -141,6 +145,26 @@ class OraTest {
         assertThat(written(pictures)).isEqualTo(file);
         assertThat(OraReader.isOne(Arrays.copyOf(file, 64))).isTrue();
         assertThat(OraReader.isOne(PngWriter.bytes(pictures.get(0)))).isFalse();
+    }
+
+    @Test
+    void theMergedImageIsAllLayersOverOneAnother() throws Exception {
+        Raster low = Raster.of(CANVAS, new int[] {RED, RED, RED, 0, 0, 0, 0, 0});
+        Raster high = Raster.of(CANVAS, new int[] {0, 0x802B6A80, 0, BLUE, 0, 0, 0, 0});
+        byte[] file = written(List.of(low, high));
+        Raster merged = null;
+        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(file))) {
+            for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
+                if (entry.getName().equals("mergedimage.png")) {
+                    merged = StillReader.read(zip.readAllBytes(), DecodeLimits.USUAL)
+                            .raster();
+                }
+            }
+        }
+        OraReader flattened = OraReader.openFlattened(file, DecodeLimits.USUAL);
+        assertThat(layers(flattened)).containsExactly(merged);
+        int half = Compositor.over(0x802B6A80, RED);
+        assertThat(merged).isEqualTo(Raster.of(CANVAS, new int[] {RED, half, RED, BLUE, 0, 0, 0, 0}));
     }
 
     private static byte[] written(List<Raster> pictures) throws IOException {

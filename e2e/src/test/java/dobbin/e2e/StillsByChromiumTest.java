@@ -18,7 +18,9 @@ import java.awt.image.DataBuffer;
 import java.awt.image.WritableRaster;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
 import java.util.Base64;
 import java.util.List;
 import java.util.stream.Stream;
@@ -79,6 +81,20 @@ class StillsByChromiumTest {
                 new Kind("PNG of gray and alpha", written(grayAndAlpha(), "png")),
                 new Kind("PNG with a palette", written(indexed(plain), "png")),
                 new Kind("PNG with a profile", withLinearProfile()),
+                new Kind("PNG with a gamma", with("gAMA", 60_000)),
+                new Kind(
+                        "PNG with a gamma and primaries",
+                        with(
+                                "cHRM",
+                                with("gAMA", 52_000),
+                                34_000,
+                                35_000,
+                                68_000,
+                                32_000,
+                                26_500,
+                                69_000,
+                                15_000,
+                                6_000)),
                 new Kind("JPEG", written(plain, "jpeg")),
                 new Kind("JPEG of gray", written(gray(plain), "jpeg")),
                 new Kind("JPEG with a profile", written(linear(), "jpeg")),
@@ -201,20 +217,33 @@ class StillsByChromiumTest {
         return out.toByteArray();
     }
 
-    /** The profile of linear light stands right after the head of a PNG. */
-    private static byte[] withLinearProfile() throws IOException {
-        byte[] png = PngWriter.bytes(SCENE);
+    private static byte[] with(String chunk, int... numbers) {
+        return with(chunk, PngWriter.bytes(SCENE), numbers);
+    }
+
+    private static byte[] with(String chunk, byte[] png, int... numbers) {
+        ByteBuffer data = ByteBuffer.allocate(4 * numbers.length);
+        Arrays.stream(numbers).forEach(data::putInt);
+        return with(chunk, png, data.array());
+    }
+
+    /** A chunk right after the head of a PNG. */
+    private static byte[] with(String chunk, byte[] png, byte[] data) {
         int head = 8 + 25;
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        out.write(png, 0, head);
+        PngWriter.writeChunk(out, chunk, data);
+        out.write(png, head, png.length - head);
+        return out.toByteArray();
+    }
+
+    private static byte[] withLinearProfile() throws IOException {
         ByteArrayOutputStream profile = new ByteArrayOutputStream();
         profile.writeBytes("linear\0\0".getBytes(StandardCharsets.ISO_8859_1));
         try (DeflaterOutputStream deflated = new DeflaterOutputStream(profile)) {
             deflated.write(ICC_Profile.getInstance(ColorSpace.CS_LINEAR_RGB).getData());
         }
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        out.write(png, 0, head);
-        PngWriter.writeChunk(out, "iCCP", profile.toByteArray());
-        out.write(png, head, png.length - head);
-        return out.toByteArray();
+        return with("iCCP", PngWriter.bytes(SCENE), profile.toByteArray());
     }
 
     @ParameterizedTest
