@@ -21,6 +21,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.concurrent.Callable;
 import java.util.concurrent.Executor;
 import org.openjdk.jmh.runner.Runner;
@@ -179,7 +180,7 @@ final class Bench implements Callable<Integer> {
         List<Raster> rasters = SkerryPoint.sunrise(30, new Size(480, 320));
         List<NewStill> stills = new ArrayList<>();
         for (int i = 0; i < rasters.size(); i++) {
-            String picture = String.format("%064x", i);
+            String picture = String.format(Locale.ROOT, "%064x", i);
             stills.add(new NewStill(picture, "Sunrise " + i, rasters.get(i).size(), DELAY_MILLIS));
         }
         return new Loop(reel(stills), (picture, level) -> rasters.get(Integer.parseInt(picture.substring(56), 16)));

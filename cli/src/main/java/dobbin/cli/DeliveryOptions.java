@@ -186,7 +186,7 @@ final class DeliveryOptions {
         }
         try {
             List<String> own = PaletteFile.read(Files.readAllBytes(ownPalette)).stream()
-                    .map(color -> String.format("%06x", color))
+                    .map(color -> String.format(Locale.ROOT, "%06x", color))
                     .toList();
             return new Coloring(ColorChoice.OWN, own);
         } catch (PaletteText.NoPalette e) {

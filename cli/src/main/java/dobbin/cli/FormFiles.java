@@ -16,6 +16,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
+import tools.jackson.databind.json.JsonMapper;
 
 /** The files of a form, by the name of its main one: all of them whole, or none. */
 final class FormFiles {
@@ -85,7 +86,8 @@ final class FormFiles {
                 () -> new Slim(FrameThreads.ALL)
                         .deliver(reel, pictures, Progress.NONE)
                         .bytes(),
-                plan);
+                plan,
+                JsonMapper.shared()::writeValueAsBytes);
         List<OutFile.Part> parts = new ArrayList<>();
         try {
             form.write(material, suffix -> {

@@ -10,6 +10,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -55,6 +56,6 @@ final class FrameFolder {
     }
 
     private Path frame(int number) {
-        return folder.resolve(String.format("frame-%04d.png", number));
+        return folder.resolve(String.format(Locale.ROOT, "frame-%04d.png", number));
     }
 }

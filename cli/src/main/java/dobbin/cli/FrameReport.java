@@ -5,6 +5,7 @@ import dobbin.slim.Delivered;
 import dobbin.slim.FrameWeight;
 import java.io.PrintWriter;
 import java.util.List;
+import java.util.Locale;
 
 /** What a file weighs frame by frame, and why, for people to read. */
 final class FrameReport {
@@ -12,7 +13,7 @@ final class FrameReport {
 
     static void print(Delivered file, PrintWriter out) {
         out.println(palettes(file));
-        out.printf("%9s %9s  %-22s %8s  %s%n", "frames", "bytes", "box", "drawn", "why");
+        out.printf(Locale.ROOT, "%9s %9s  %-22s %8s  %s%n", "frames", "bytes", "box", "drawn", "why");
         int frames = 0;
         List<FrameWeight> weights = FrameWeight.of(file);
         for (int i = 0; i < weights.size(); i++) {
@@ -22,10 +23,17 @@ final class FrameReport {
                     ? String.valueOf(frame.first() + 1)
                     : frame.first() + 1 + "-" + (frame.first() + frame.frames());
             String where = box.width() + " x " + box.height() + " at " + box.left() + ", " + box.top();
-            out.printf("%9s %,9d  %-22s %7.1f%%  %s%n", range, frame.bytes(), where, 100 * frame.drawn(), frame.why());
+            out.printf(
+                    Locale.ROOT,
+                    "%9s %,9d  %-22s %7.1f%%  %s%n",
+                    range,
+                    frame.bytes(),
+                    where,
+                    100 * frame.drawn(),
+                    frame.why());
             frames += frame.bytes();
         }
-        out.printf("%9s %,9d  header, palette and loop%n", "", file.bytes().length - frames);
+        out.printf(Locale.ROOT, "%9s %,9d  header, palette and loop%n", "", file.bytes().length - frames);
         out.println(FrameWeight.advice(weights));
         out.flush();
     }

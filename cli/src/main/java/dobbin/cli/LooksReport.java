@@ -17,6 +17,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
@@ -45,12 +46,13 @@ final class LooksReport {
 
     /** Each demo reel at three numbers of colors. */
     void demo(List<DemoLoops.Loop> loops) {
-        out.printf("%-26s %8s %10s %14s %8s%n", "reel", "colors", "bytes", "visible error", "worst");
+        out.printf(Locale.ROOT, "%-26s %8s %10s %14s %8s%n", "reel", "colors", "bytes", "visible error", "worst");
         for (DemoLoops.Loop loop : loops) {
             Trials trials = trials(loop.reel(), loop.pictures());
             for (int colors : COLORS) {
                 Trial trial = trials.whole(loop.reel().delivery().withColors(colors), Progress.NONE);
                 out.printf(
+                        Locale.ROOT,
                         "%-26s %8d %,10d %14.3f %8.3f%n",
                         loop.reel().name(),
                         colors,
@@ -71,7 +73,7 @@ final class LooksReport {
         for (int i = 0; i < WARM_UP; i++) {
             slim.encode(reel.withDelivery(usual.withColors(255 - i)), kept, Progress.NONE);
         }
-        out.printf("%-12s %10s %10s%n", "turned", "median ms", "worst ms");
+        out.printf(Locale.ROOT, "%-12s %10s %10s%n", "turned", "median ms", "worst ms");
         turn("colors", i -> usual.withColors(40 + 10 * i), slim, reel, kept);
         turn("dither", i -> usual.withDithering(usual.dither(), 60 + 2 * i), slim, reel, kept);
         turn("tolerance", i -> usual.withTolerance(2 * i + 1), slim, reel, kept);
@@ -86,7 +88,12 @@ final class LooksReport {
         Explorer.explore(trials, reel.budgetBytes(), found::add, Progress.NONE);
         double millis = (System.nanoTime() - start) / NANOS;
         out.printf(
-                "%d tries took %.0f ms, %.1f times one encode of %.0f ms%n", found.size(), millis, millis / once, once);
+                Locale.ROOT,
+                "%d tries took %.0f ms, %.1f times one encode of %.0f ms%n",
+                found.size(),
+                millis,
+                millis / once,
+                once);
         out.flush();
     }
 
@@ -97,8 +104,11 @@ final class LooksReport {
     private void turn(String name, Turn turn, Slim slim, Reel reel, KeptLoop kept) {
         double[] millis = times(turn, slim, reel, kept);
         out.printf(
+                Locale.ROOT,
                 "%-12s %10.0f %10.0f%n",
-                name, median(millis), Arrays.stream(millis).max().orElseThrow());
+                name,
+                median(millis),
+                Arrays.stream(millis).max().orElseThrow());
     }
 
     private static double[] times(Turn turn, Slim slim, Reel reel, KeptLoop kept) {
@@ -140,6 +150,7 @@ final class LooksReport {
             fresh.whole(reel.delivery(), Progress.NONE);
             Fitting.Result found = Fitting.fit(fresh, budget, mayNarrow, false, Progress.NONE);
             out.printf(
+                    Locale.ROOT,
                     "%-26s %,9d  best of %d: %s  found: %s  %+.1f %%  %d encodes%n",
                     reel.name(),
                     budget,
@@ -159,6 +170,7 @@ final class LooksReport {
     private static String said(Trial trial) {
         UnaryOperator<String> lower = text -> text.toLowerCase(java.util.Locale.ROOT);
         return String.format(
+                Locale.ROOT,
                 "%.3f (%d %s t%d)",
                 trial.error(),
                 trial.delivery().colors(),

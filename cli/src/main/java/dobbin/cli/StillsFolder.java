@@ -17,6 +17,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Stream;
 
@@ -99,7 +100,7 @@ final class StillsFolder {
         byte[] bytes = Files.readAllBytes(file);
         int first = stills.size();
         Opened opened = FileOpener.open(bytes, DecodeLimits.USUAL, Checkpoint.NONE, gathered -> {
-            String picture = String.format("%064x", stills.size());
+            String picture = String.format(Locale.ROOT, "%064x", stills.size());
             rasters.put(picture, gathered.raster());
             stills.add(new NewStill(picture, name, gathered.size(), gathered.delayMillis()));
         });

@@ -2,6 +2,7 @@ package dobbin.form;
 
 import dobbin.raster.Size;
 import java.nio.charset.StandardCharsets;
+import java.util.Locale;
 
 /**
  * What one pastes into a page to show a loop: at its size, loaded when it comes near, in words for who does not see it, and as
@@ -16,17 +17,17 @@ public final class Html {
      * @return a {@code picture} element
      */
     public static String picture(String gif, String still, Size size, String alt) {
-        return """
+        return String.format(Locale.ROOT, """
                 <picture>
                   <source media="(prefers-reduced-motion: reduce)" srcset="%s">
                   <img src="%s" width="%d" height="%d" alt="%s" loading="lazy">
                 </picture>
-                """.formatted(escaped(still), escaped(gif), size.width(), size.height(), escaped(alt));
+                """, escaped(still), escaped(gif), size.width(), size.height(), escaped(alt));
     }
 
     /** @return a whole page that shows it */
     static String page(String title, String gif, String still, Size size, String alt) {
-        return """
+        return String.format(Locale.ROOT, """
                 <!DOCTYPE html>
                 <html lang="en">
                 <head>
@@ -41,7 +42,7 @@ public final class Html {
                 <body>
                 %s</body>
                 </html>
-                """.formatted(escaped(title), picture(gif, still, size, alt));
+                """, escaped(title), picture(gif, still, size, alt));
     }
 
     /** @return the name of a file as it stands in an address: all but letters of English, digits and - . _ ~ encoded */
@@ -52,7 +53,7 @@ public final class Html {
             if (c >= 'a' && c <= 'z' || c >= 'A' && c <= 'Z' || c >= '0' && c <= '9' || "-._~".indexOf(c) >= 0) {
                 address.append(c);
             } else {
-                address.append("%%%02X".formatted((int) c));
+                address.append(String.format(Locale.ROOT, "%%%02X", (int) c));
             }
         }
         return address.toString();

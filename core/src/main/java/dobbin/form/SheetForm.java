@@ -7,10 +7,8 @@ import dobbin.still.PngParts;
 import dobbin.still.PngRows;
 import java.io.IOException;
 import java.io.OutputStream;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.zip.Deflater;
 
@@ -22,6 +20,16 @@ final class SheetForm {
     static final String PICTURE = ".sheet.png";
     static final String CELLS = ".sheet.json";
 
+    /**
+     * The file beside the sheet.
+     *
+     * @param image the name of the sheet
+     * @param plays how often the loop plays in all, 0 for forever
+     */
+    record Described(String image, int width, int height, int plays, List<DescribedCell> cells) {}
+
+    record DescribedCell(int x, int y, int width, int height, int delayMillis) {}
+
     private SheetForm() {}
 
     static void write(Material material, Form.Files files) throws IOException {
@@ -29,7 +37,7 @@ final class SheetForm {
         SheetPlan plan = material.sheet();
         Size sheet = plan.sheet(loop.count(), loop.size());
         writePicture(loop, plan, sheet, files.next(PICTURE));
-        files.next(CELLS).write(cells(material, sheet).getBytes(StandardCharsets.UTF_8));
+        files.next(CELLS).write(material.json().of(described(material, sheet)));
     }
 
     /** A row of cells is in memory at a time. */
@@ -82,27 +90,20 @@ final class SheetForm {
                         .toList());
     }
 
-    private static String cells(Material material, Size sheet) {
-        Size size = material.loop().size();
-        return cells(material.loop(), material.sheet()).cells().stream()
-                .map(cell -> "{\"x\":%d,\"y\":%d,\"width\":%d,\"height\":%d,\"delayMillis\":%d}"
-                        .formatted(cell.x(), cell.y(), size.width(), size.height(), cell.delayMillis()))
-                .collect(Collectors.joining(
-                        ",\n",
-                        "{\"image\":\"%s\",\"width\":%d,\"height\":%d,\"plays\":%d,\"cells\":[\n"
-                                .formatted(
-                                        quoted(material.name() + PICTURE),
-                                        sheet.width(),
-                                        sheet.height(),
-                                        material.loop().plays()),
-                        "\n]}\n"));
-    }
-
-    /** As JSON wants a text within quotes. */
-    private static String quoted(String text) {
-        return text.chars()
-                .mapToObj(
-                        c -> c == '"' || c == '\\' ? "\\" + (char) c : c < ' ' ? "\\u%04x".formatted(c) : "" + (char) c)
-                .collect(Collectors.joining());
+    private static Described described(Material material, Size sheet) {
+        SheetCells cells = cells(material.loop(), material.sheet());
+        return new Described(
+                material.name() + PICTURE,
+                sheet.width(),
+                sheet.height(),
+                cells.plays(),
+                cells.cells().stream()
+                        .map(cell -> new DescribedCell(
+                                cell.x(),
+                                cell.y(),
+                                cells.size().width(),
+                                cells.size().height(),
+                                cell.delayMillis()))
+                        .toList());
     }
 }

@@ -3,13 +3,18 @@ package dobbin.form;
 import dobbin.still.PlainZip;
 import dobbin.still.PngWriter;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
-import java.util.stream.Collectors;
+import java.util.List;
+import java.util.Locale;
 import java.util.stream.IntStream;
 
 /** A zip of PNG stills, numbered as they play, and a file that says how long each shows. */
 final class StillsForm {
     static final String SUFFIX = ".zip";
+
+    /** @param plays how often the loop plays in all, 0 for forever */
+    record Described(int width, int height, int plays, List<DescribedFrame> frames) {}
+
+    record DescribedFrame(int delayMillis) {}
 
     private StillsForm() {}
 
@@ -17,19 +22,19 @@ final class StillsForm {
         DrawnLoop loop = material.loop();
         PlainZip zip = new PlainZip(files.next(SUFFIX));
         for (int place = 0; place < loop.count(); place++) {
-            zip.stored("frame-%04d.png".formatted(place + 1), PngWriter.small(loop.picture(place)));
+            zip.stored(String.format(Locale.ROOT, "frame-%04d.png", place + 1), PngWriter.small(loop.picture(place)));
         }
-        zip.packed("frames.json", times(loop).getBytes(StandardCharsets.US_ASCII));
+        zip.packed("frames.json", material.json().of(described(loop)));
         zip.finish();
     }
 
-    private static String times(DrawnLoop loop) {
-        return IntStream.range(0, loop.count())
-                .mapToObj(place -> "{\"delayMillis\":" + loop.delayMillis(place) + "}")
-                .collect(Collectors.joining(
-                        ",",
-                        "{\"width\":%d,\"height\":%d,\"plays\":%d,\"frames\":["
-                                .formatted(loop.size().width(), loop.size().height(), loop.plays()),
-                        "]}\n"));
+    private static Described described(DrawnLoop loop) {
+        return new Described(
+                loop.size().width(),
+                loop.size().height(),
+                loop.plays(),
+                IntStream.range(0, loop.count())
+                        .mapToObj(place -> new DescribedFrame(loop.delayMillis(place)))
+                        .toList());
     }
 }

@@ -9,6 +9,7 @@ import dobbin.still.PngWriter;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
+import java.util.Locale;
 
 /** Writes pictures as the layers of an OpenRaster file, one after the other; the same pictures give the same bytes. */
 public final class OraWriter {
@@ -47,24 +48,26 @@ public final class OraWriter {
     private void layer(Raster picture) throws IOException {
         count++;
         Compositor.over(picture, 0, 0, merged, size);
-        String name = String.format("data/frame-%04d.png", count);
+        String name = String.format(Locale.ROOT, "data/frame-%04d.png", count);
         zip.stored(name, PngWriter.bytes(picture));
         // The uppermost comes first.
         layers.insert(
                 0,
-                "    <layer name=\"Frame %d\" src=\"%s\" x=\"0\" y=\"0\" opacity=\"1.0\" visibility=\"visible\"/>%n"
-                        .formatted(count, name)
-                        .replace("\r\n", "\n"));
+                String.format(
+                        Locale.ROOT,
+                        "    <layer name=\"Frame %d\" src=\"%s\" x=\"0\" y=\"0\" opacity=\"1.0\" visibility=\"visible\"/>\n",
+                        count,
+                        name));
     }
 
     private void finish() throws IOException {
-        String stack = """
+        String stack = String.format(Locale.ROOT, """
                 <?xml version="1.0" encoding="UTF-8"?>
                 <image version="0.0.5" w="%d" h="%d">
                   <stack>
                 %s  </stack>
                 </image>
-                """.formatted(size.width(), size.height(), layers);
+                """, size.width(), size.height(), layers);
         zip.packed(OraZip.STACK, stack.getBytes(StandardCharsets.UTF_8));
         Raster whole = Raster.of(size, merged);
         zip.stored("mergedimage.png", PngWriter.bytes(whole));

@@ -2,6 +2,7 @@ package dobbin.still;
 
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -18,7 +19,7 @@ public final class ReducedPng {
     private ReducedPng() {}
 
     public static byte[] bytes(Raster reduced, Size before) {
-        return PngWriter.bytes(reduced, String.format(COMMENT, before.width(), before.height()));
+        return PngWriter.bytes(reduced, String.format(Locale.ROOT, COMMENT, before.width(), before.height()));
     }
 
     /**

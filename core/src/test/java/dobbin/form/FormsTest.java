@@ -41,6 +41,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.json.JsonMapper;
 
 class FormsTest {
     private static final Size SIZE = new Size(40, 30);
@@ -85,7 +86,7 @@ class FormsTest {
         Map<String, ByteArrayOutputStream> files = new LinkedHashMap<>();
         Form written = Forms.byId(form).orElseThrow();
         written.write(
-                new Material("High tide", loop(reel), () -> GIF, plan),
+                new Material("High tide", loop(reel), () -> GIF, plan, JsonMapper.shared()::writeValueAsBytes),
                 suffix -> files.computeIfAbsent(suffix, name -> new ByteArrayOutputStream()));
         assertThat(files.keySet()).containsExactlyElementsOf(written.suffixes());
         Map<String, byte[]> bytes = new LinkedHashMap<>();
@@ -142,7 +143,7 @@ class FormsTest {
                     assertThat(new String(bytes, StandardCharsets.UTF_8))
                             .isEqualTo("{\"width\":40,\"height\":30,\"plays\":3,\"frames\":[{\"delayMillis\":40},"
                                     + "{\"delayMillis\":50},{\"delayMillis\":60},{\"delayMillis\":70},"
-                                    + "{\"delayMillis\":70000}]}\n");
+                                    + "{\"delayMillis\":70000}]}");
                 }
             }
         }
@@ -165,8 +166,8 @@ class FormsTest {
         assertThat(image.getRGB(46, 36, 40, 30, null, 0, 40)).isEqualTo(drawn(3).argb());
         assertThat(image.getRGB(45, 36)).as("the padding").isZero();
         assertThat(new String(files.get(".sheet.json"), StandardCharsets.UTF_8))
-                .startsWith("{\"image\":\"High tide.sheet.png\",\"width\":89,\"height\":102,\"plays\":3,\"cells\":[\n"
-                        + "{\"x\":3,\"y\":3,\"width\":40,\"height\":30,\"delayMillis\":40},\n")
+                .startsWith("{\"image\":\"High tide.sheet.png\",\"width\":89,\"height\":102,\"plays\":3,\"cells\":["
+                        + "{\"x\":3,\"y\":3,\"width\":40,\"height\":30,\"delayMillis\":40},")
                 .contains("{\"x\":46,\"y\":36,\"width\":40,\"height\":30,\"delayMillis\":70}");
     }
 

@@ -12,6 +12,9 @@ import com.tngtech.archunit.lang.ConditionEvents;
 import com.tngtech.archunit.lang.SimpleConditionEvent;
 import com.tngtech.archunit.library.Architectures;
 import com.tngtech.archunit.library.dependencies.SlicesRuleDefinition;
+import java.io.PrintStream;
+import java.io.PrintWriter;
+import java.time.format.DateTimeFormatter;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -101,6 +104,31 @@ class HouseTest {
                 .areDeclaredInClassesThat()
                 .resideInAPackage("dobbin.server..")
                 .should(haveNoConstrainedParameter())
+                .check(HOUSE);
+    }
+
+    /** What a program reads must not depend on the language of the system: some have digits and letters of their own. */
+    @Test
+    void textIsNeverMadeInTheLanguageOfTheSystem() {
+        noClasses()
+                .should()
+                .callMethod(String.class, "format", String.class, Object[].class)
+                .orShould()
+                .callMethod(String.class, "formatted", Object[].class)
+                .orShould()
+                .callMethod(String.class, "toLowerCase")
+                .orShould()
+                .callMethod(String.class, "toUpperCase")
+                .orShould()
+                .callMethod(PrintStream.class, "printf", String.class, Object[].class)
+                .orShould()
+                .callMethod(PrintWriter.class, "printf", String.class, Object[].class)
+                .orShould()
+                .callMethod(PrintStream.class, "format", String.class, Object[].class)
+                .orShould()
+                .callMethod(PrintWriter.class, "format", String.class, Object[].class)
+                .orShould()
+                .callMethod(DateTimeFormatter.class, "ofPattern", String.class)
                 .check(HOUSE);
     }
 

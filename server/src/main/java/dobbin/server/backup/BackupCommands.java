@@ -13,6 +13,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import org.springframework.util.FileSystemUtils;
@@ -22,7 +23,7 @@ import tools.jackson.databind.json.JsonMapper;
 /** {@code backup FILE DATA-FOLDER} and {@code restore FILE DATA-FOLDER}: copies of all there is. */
 public final class BackupCommands {
     private static final Set<String> NAMES = Set.of("backup", "restore");
-    private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss");
+    private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss", Locale.ROOT);
 
     private BackupCommands() {}
 

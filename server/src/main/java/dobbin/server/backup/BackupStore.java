@@ -132,6 +132,6 @@ final class BackupStore {
     }
 
     private static Connection opened(Path folder) throws SQLException {
-        return DriverManager.getConnection(ADDRESS.formatted(folder.toAbsolutePath()), USER, "");
+        return DriverManager.getConnection(String.format(Locale.ROOT, ADDRESS, folder.toAbsolutePath()), USER, "");
     }
 }

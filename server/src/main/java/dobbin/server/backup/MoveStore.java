@@ -62,7 +62,7 @@ final class MoveStore {
         }
 
         String sentence() {
-            return "%,d %s, %,d bytes".formatted(rows, rows == 1 ? "row" : "rows", bytes);
+            return String.format(Locale.ROOT, "%,d %s, %,d bytes", rows, rows == 1 ? "row" : "rows", bytes);
         }
     }
 
@@ -75,7 +75,7 @@ final class MoveStore {
      */
     static Carried carry(Path folder, String address, String user, String password, Consumer<String> told)
             throws IOException {
-        String file = FILE_ADDRESS.formatted(folder);
+        String file = String.format(Locale.ROOT, FILE_ADDRESS, folder);
         try {
             bringUp(file, FILE_USER, "", "h2");
             bringUp(address, user, password, "postgresql");

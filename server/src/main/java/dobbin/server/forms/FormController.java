@@ -37,6 +37,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Writes a loop in any form while it is drawn, so that it never is in memory whole. Nothing of it is kept. */
 @RestController
@@ -98,7 +99,7 @@ class FormController {
         DrawnLoop loop = new DrawnLoop(seen.reel(), drawing(seen));
         // Before memory is asked for here: making it asks for some itself.
         byte[] gif = wanted.needsGif() ? encoder.encode(seen, Progress.NONE).bytes() : NO_GIF;
-        Material material = new Material(file, loop, () -> gif, plan);
+        Material material = new Material(file, loop, () -> gif, plan, JsonMapper.shared()::writeValueAsBytes);
         long bytes = loop.size().area() * (BYTES_A_PIXEL + BYTES_OF_A_CELL_A_PIXEL * plan.columnsFor(loop.count()));
         budget.during(bytes, () -> {}, () -> {
             send(wanted, material, response);

@@ -10,6 +10,7 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -64,12 +65,17 @@ class PictureStore {
         StringBuilder name = new StringBuilder("CASE");
         StringBuilder sum = new StringBuilder("CASE");
         for (String copy : copies) {
-            String isThere = " WHEN %1$s IS NOT NULL OR (place IS NOT NULL AND %1$s_sum IS NOT NULL)".formatted(copy);
-            name.append(isThere).append(" THEN '%s'".formatted(copy));
-            sum.append(isThere).append(" THEN %s_sum".formatted(copy));
+            String isThere = String.format(
+                    Locale.ROOT, " WHEN %1$s IS NOT NULL OR (place IS NOT NULL AND %1$s_sum IS NOT NULL)", copy);
+            name.append(isThere).append(String.format(Locale.ROOT, " THEN '%s'", copy));
+            sum.append(isThere).append(String.format(Locale.ROOT, " THEN %s_sum", copy));
         }
-        return "SELECT place, %s ELSE 'bytes' END AS name, %s END AS sum, COALESCE(%s, bytes) AS bytes FROM picture WHERE id = :id"
-                .formatted(name, sum, String.join(", ", copies));
+        return String.format(
+                Locale.ROOT,
+                "SELECT place, %s ELSE 'bytes' END AS name, %s END AS sum, COALESCE(%s, bytes) AS bytes FROM picture WHERE id = :id",
+                name,
+                sum,
+                String.join(", ", copies));
     }
 
     /**
