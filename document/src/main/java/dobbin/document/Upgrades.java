@@ -1,24 +1,6 @@
 package dobbin.document;
 
-import dobbin.dither.Dithering;
-import dobbin.lettering.OwnTypeface;
-import dobbin.raster.Size;
-import dobbin.reel.Aligned;
-import dobbin.reel.Border;
-import dobbin.reel.Coloring;
-import dobbin.reel.Cycle;
-import dobbin.reel.Delivery;
-import dobbin.reel.Encoding;
-import dobbin.reel.Fill;
-import dobbin.reel.Fit;
-import dobbin.reel.Framing;
-import dobbin.reel.Ink;
-import dobbin.reel.Light;
-import dobbin.reel.Perspective;
 import dobbin.reel.Ranges;
-import dobbin.reel.Run;
-import dobbin.reel.Sharing;
-import dobbin.reel.Still;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
@@ -28,7 +10,8 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * Brings stored documents from any form that was ever stored to the form of today, one form at a time.
+ * Brings stored documents from any form that was ever stored to the form of today, one form at a time. What an upgrade writes is
+ * written out here, and does not change with what is usual today: old reels stay what they were.
  *
  * <ol>
  *   <li>stills one after the other
@@ -55,6 +38,11 @@ final class Upgrades {
 
     Upgrades(JsonMapper json) {
         this.json = json;
+    }
+
+    /** @param text JSON with apostrophes for quotes */
+    private JsonNode literal(String text) {
+        return json.readTree(text.replace('\'', '"'));
     }
 
     /** @return the reel in the form of today; may be changed parts of {@code document} */
@@ -90,7 +78,7 @@ final class Upgrades {
         }
         if (format < 10) {
             eachStill(reel, this::toTenth);
-            reel.set("sharing", json.valueToTree(Sharing.USUAL));
+            reel.set("sharing", literal("{'alt':'','still':0}"));
         }
         if (format < 11) {
             toEleventh(reel);
@@ -132,34 +120,36 @@ final class Upgrades {
             ObjectNode frame = (ObjectNode) each;
             ObjectNode still = (ObjectNode) frame.remove("still");
             still.put("kind", "still");
-            still.set("fit", json.valueToTree(Fit.USUAL));
+            still.set("fit", literal("{'way':'INSIDE','focusX':0.5,'focusY':0.5,'background':''}"));
             frame.set("content", still);
             frame.put("leftOut", false);
-            frame.put("run", Run.NONE);
+            frame.put("run", 0);
         }
     }
 
     private void toThird(ObjectNode reel) {
-        reel.set("backdrop", json.valueToTree(Fill.NONE));
-        ((ObjectNode) reel.get("backdrop")).put("kind", "fill");
+        reel.set("backdrop", literal("{'kind':'fill','color':'','toColor':'','angle':0.0}"));
         reel.putArray("cutouts");
-        reel.set("border", json.valueToTree(Border.NONE));
+        reel.set("border", literal("{'width':0,'color':'1e2a32','radius':0}"));
     }
 
     /** Before the finer settings there was one dither, which had no name of its own. */
     private void toFourth(ObjectNode reel) {
         ObjectNode delivery = (ObjectNode) reel.get("delivery");
         if (delivery.get("dither").asString().equals("ERROR")) {
-            delivery.put("dither", Dithering.USUAL.dither().name());
+            delivery.put("dither", "SIERRA_LITE");
         }
-        delivery.set("encoding", json.valueToTree(Encoding.USUAL));
+        delivery.set(
+                "encoding",
+                literal("{'ditherAmount':85,'palette':'AUTO','tolerance':20,'alphaCutoff':128,'keptColors':[],"
+                        + "'comment':''}"));
     }
 
     private void toFifth(ObjectNode reel) {
         ObjectNode delivery = (ObjectNode) reel.get("delivery");
-        Size canvas = json.treeToValue(reel.get("canvas"), Size.class);
-        if (delivery.get("width").asInt() == Delivery.USUAL.sizeOf(canvas).width()) {
-            delivery.put("width", Framing.FOLLOWS);
+        int canvas = reel.get("canvas").get("width").asInt();
+        if (delivery.get("width").asInt() == (canvas <= 800 ? canvas : 480)) {
+            delivery.put("width", 0);
         }
         List<Integer> frames = new ArrayList<>();
         reel.withArray("frames").forEach(frame -> frames.add(frame.get("id").asInt()));
@@ -174,25 +164,34 @@ final class Upgrades {
     private void toSeventh(ObjectNode reel) {
         ObjectNode delivery = (ObjectNode) reel.get("delivery");
         int width = delivery.remove("width").asInt();
-        delivery.set("framing", json.valueToTree(Framing.ofWidth(width)));
-        delivery.set("coloring", json.valueToTree(Coloring.USUAL));
+        delivery.set(
+                "framing",
+                literal("{'crop':{'x':0,'y':0,'width':0,'height':0},'width':" + width
+                        + ",'height':0,'enlarge':1,'scaling':'SMOOTH','every':1}"));
+        delivery.set("coloring", literal("{'choice':'SEEN','own':[]}"));
         delivery.put("flat", false);
-        eachStill(reel, still -> ((ObjectNode) still.get("fit")).set("region", json.valueToTree(Fit.NOWHERE)));
+        eachStill(
+                reel,
+                still -> ((ObjectNode) still.get("fit"))
+                        .set("region", literal("{'x':0.0,'y':0.0,'width':0.0,'height':0.0}")));
     }
 
     private void toEighth(ObjectNode reel) {
         reel.putArray("swatches");
-        reel.withArray("frames").forEach(frame -> ((ObjectNode) frame).set("ink", json.valueToTree(Ink.NONE)));
+        reel.withArray("frames")
+                .forEach(frame -> ((ObjectNode) frame)
+                        .set("ink", literal("{'picture':'','size':{'width':1,'height':1},'x':0,'y':0}")));
     }
 
     private void toNinth(ObjectNode still) {
-        still.put("taken", Still.NO_TIME);
-        still.set("aligned", json.valueToTree(Aligned.NONE));
-        still.set("light", json.valueToTree(Light.AS_IT_IS));
+        still.put("taken", 0);
+        still.set("aligned", literal("{'dx':0.0,'dy':0.0,'turn':0.0,'scale':1.0,'sure':0.0}"));
+        still.set("light", literal("{'gain':1.0,'lift':0.0}"));
     }
 
     private void toTenth(ObjectNode still) {
-        ((ObjectNode) still.get("aligned")).set("perspective", json.valueToTree(Perspective.NONE));
+        ((ObjectNode) still.get("aligned"))
+                .set("perspective", literal("{'across':0.0,'down':0.0,'stretch':1.0,'lean':0.0}"));
     }
 
     /** Changes the stills of frames, of those that fade too, and the backdrop's. */
@@ -217,9 +216,9 @@ final class Upgrades {
     /** @param content of a frame, or art of a cut-out */
     private void letteringToSixth(ObjectNode content) {
         switch (content.get("kind").asString()) {
-            case "card" -> content.set("own", json.valueToTree(OwnTypeface.NONE));
+            case "card" -> content.set("own", literal("{'file':'','name':''}"));
             case "words" -> {
-                content.set("own", json.valueToTree(OwnTypeface.NONE));
+                content.set("own", literal("{'file':'','name':''}"));
                 content.put("widest", 0);
             }
             case "crossFade" -> {
@@ -253,7 +252,7 @@ final class Upgrades {
             art.withArray("members").forEach(member -> toFifth((ObjectNode) member, frames));
         }
         if (kind.equals("cycle")) {
-            art.put("turns", Cycle.Turns.KEPT.name());
+            art.put("turns", "KEPT");
             int pictures = art.get("pictures").size();
             for (int i = 0; pictures > 1 && i < frames.size(); i++) {
                 int turn = (i + art.get("offset").asInt()) / art.get("every").asInt() % pictures;

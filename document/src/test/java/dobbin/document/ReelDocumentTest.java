@@ -36,13 +36,27 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.JsonNode;
 
 class ReelDocumentTest {
     /** As they were stored by the version that had that form, with the demo's reels. */
     private static byte[] stored(int format) throws IOException {
-        try (InputStream in = ReelDocumentTest.class.getResourceAsStream("/documents/format-" + format + ".json")) {
+        return resource("format-" + format + ".json");
+    }
+
+    private static byte[] resource(String name) throws IOException {
+        try (InputStream in = ReelDocumentTest.class.getResourceAsStream("/documents/" + name)) {
             return in.readAllBytes();
         }
+    }
+
+    /** What old documents become does not change with what is usual in new ones. */
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10})
+    void everyFormBecomesWhatItAlwaysBecame(int format) throws Exception {
+        JsonNode upgraded = new Upgrades(ReelDocument.JSON).current(ReelDocument.JSON.readTree(stored(format)));
+        assertThat(upgraded).isEqualTo(ReelDocument.JSON.readTree(resource("format-" + format + "-now.json")));
     }
 
     @ParameterizedTest
