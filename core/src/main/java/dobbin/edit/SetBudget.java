@@ -11,7 +11,7 @@ public record SetBudget(
         int bytes) implements Edit {
     @Override
     public Reel applyTo(Reel reel) {
-        return reel.withBudget(bytes);
+        return reel.withBudget(Ranges.check(SetBudget.class, "bytes", bytes));
     }
 
     @Override

@@ -10,7 +10,7 @@ import jakarta.validation.constraints.Min;
 public record SetPlays(@Min(0) @Max(Ranges.MAX_PLAYS) int times) implements Edit {
     @Override
     public Reel applyTo(Reel reel) {
-        return reel.withPlays(new Plays(times));
+        return reel.withPlays(new Plays(Ranges.check(SetPlays.class, "times", times)));
     }
 
     @Override

@@ -3,6 +3,8 @@ package dobbin.reel;
 import dobbin.raster.Affine;
 import dobbin.raster.Homography;
 import dobbin.raster.Size;
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 
@@ -19,19 +21,18 @@ public record Aligned(
         @Min(-Ranges.MAX_SIDE) @Max(Ranges.MAX_SIDE) double dx,
         @Min(-Ranges.MAX_SIDE) @Max(Ranges.MAX_SIDE) double dy,
         @Min(-180) @Max(180) double turn,
-        @Min(0) @Max(10) double scale,
+        @DecimalMin("0.1") @DecimalMax("10") double scale,
         Perspective perspective,
         @Min(0) @Max(1) double sure) {
     public static final Aligned NONE = new Aligned(0, 0, 0, 1, 0);
 
-    private static final double SMALLEST = 0.1;
     private static final double FINEST = 1e9;
 
     public Aligned {
         Ranges.checkAmount(Aligned.class, "dx", dx);
         Ranges.checkAmount(Aligned.class, "dy", dy);
         Ranges.checkAmount(Aligned.class, "turn", turn);
-        Ranges.checkAmount("scale", scale, SMALLEST, 10);
+        Ranges.checkAmount(Aligned.class, "scale", scale);
         Ranges.checkAmount(Aligned.class, "sure", sure);
         if (perspective == null) {
             throw new OutOfRange("perspective", "must be given");

@@ -3,6 +3,8 @@ package dobbin.reel;
 import dobbin.raster.Size;
 import dobbin.still.DecodeLimits;
 import dobbin.timing.Delays;
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import java.lang.reflect.Method;
@@ -35,7 +37,7 @@ public final class Ranges {
     /** What a number, or the length of a list or text, may be. */
     record Range(double min, double max) {}
 
-    /** What {@code @Min}, {@code @Max} and {@code @Size} say of the components of records, by their names. */
+    /** What {@code @Min}, {@code @DecimalMin}, their upper ends, and {@code @Size} say of the components of records, by their names. */
     private static final ClassValue<Map<String, Range>> TOLD = new ClassValue<>() {
         @Override
         protected Map<String, Range> computeValue(Class<?> type) {
@@ -49,10 +51,15 @@ public final class Ranges {
 
     private static Optional<Range> told(Method accessor) {
         Min min = accessor.getAnnotation(Min.class);
+        DecimalMin least = accessor.getAnnotation(DecimalMin.class);
         jakarta.validation.constraints.Size size = accessor.getAnnotation(jakarta.validation.constraints.Size.class);
         if (min != null) {
             return Optional.of(
                     new Range(min.value(), accessor.getAnnotation(Max.class).value()));
+        }
+        if (least != null) {
+            String most = accessor.getAnnotation(DecimalMax.class).value();
+            return Optional.of(new Range(Double.parseDouble(least.value()), Double.parseDouble(most)));
         }
         return size == null ? Optional.empty() : Optional.of(new Range(size.min(), size.max()));
     }

@@ -180,8 +180,8 @@ class EditTest {
     @Test
     void refusalsNameTheFieldAndTheRange() {
         assertRefused(new SetDelivery(null), "delivery", "must be given");
-        assertRefused(new SetPlays(-1), "plays", "0 to 1,000");
-        assertRefused(new SetBudget(10), "budgetBytes", "1,000 to 1,000,000,000");
+        assertRefused(new SetPlays(-1), "times", "0 to 1,000");
+        assertRefused(new SetBudget(10), "bytes", "1,000 to 1,000,000,000");
         assertRefused(new Rename(" \t"), "name", "1 to 120 characters");
         for (String control : List.of("Tide\n2", "Tide\u0000", "Tide\u202Egnp", "Tide\u2066")) {
             assertRefused(new Rename(control), "name", "must have no control characters, such as line breaks");
@@ -194,9 +194,7 @@ class EditTest {
         assertRefused(new AddToDelays(List.of(1), Integer.MAX_VALUE), "millis", "-600,000 to 600,000");
         assertRefused(new Batch(List.of(new RemoveFrames(List.of())), "Nothing"), "frames", "at least one");
         assertRefused(
-                new Batch(List.of(new SetPlays(2), new SetBudget(10)), "Both"),
-                "budgetBytes",
-                "1,000 to 1,000,000,000");
+                new Batch(List.of(new SetPlays(2), new SetBudget(10)), "Both"), "bytes", "1,000 to 1,000,000,000");
     }
 
     @Test

@@ -3,6 +3,8 @@ package dobbin.document;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dobbin.reel.Reel;
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.Size;
@@ -79,8 +81,11 @@ class FileFormatTest {
         Method accessor = field.getAccessor();
         Min min = accessor.getAnnotation(Min.class);
         Max max = accessor.getAnnotation(Max.class);
+        DecimalMin least = accessor.getAnnotation(DecimalMin.class);
+        DecimalMax most = accessor.getAnnotation(DecimalMax.class);
         Size size = accessor.getAnnotation(Size.class);
         return (min == null || max == null ? "" : " " + min.value() + ".." + max.value())
+                + (least == null || most == null ? "" : " " + least.value() + ".." + most.value())
                 + (size == null ? "" : " (" + size.min() + ".." + size.max() + ")");
     }
 
