@@ -5,6 +5,7 @@ import WaitingClips from '@/gather/clip/WaitingClips.vue'
 import GatherPanel from '@/gather/GatherPanel.vue'
 import LayersDialog from '@/gather/LayersDialog.vue'
 import VectorSide from '@/gather/VectorSide.vue'
+import { finishBeforePresses } from '@/ground/finishing'
 import { useKeyboard } from '@/ground/keys'
 import { atFoot, barsBelow, message } from '@/ground/messages'
 import { ALL_KEYS } from './keys'
@@ -18,6 +19,7 @@ const shown = computed({
   },
 })
 useKeyboard()
+finishBeforePresses()
 
 /** Each message is shown for its own time, also where another is still there. */
 const said = ref(0)

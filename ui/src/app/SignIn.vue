@@ -2,7 +2,8 @@
 import { computed, onMounted, ref, useTemplateRef } from 'vue'
 import { answer, api } from '@/api/client'
 import { sentenceFor } from '@/api/problem'
-import { session } from '@/api/session'
+import { session, signedOut } from '@/api/session'
+import { isUnsent } from '@/ground/unsent'
 import Brand from '@/parts/Brand.vue'
 
 /** Asks for the password, and where people have names for the name, and begins anew once they were right. */
@@ -23,7 +24,12 @@ async function signIn(): Promise<void> {
   problem.value = ''
   try {
     await answer(api.POST('/api/session', { body: { name: name.value, password: password.value } }))
-    location.reload()
+    if (isUnsent()) {
+      // What waits to be sent would be lost with the page.
+      signedOut.value = false
+    } else {
+      location.reload()
+    }
   } catch (failure) {
     problem.value = sentenceFor(failure)
     password.value = ''

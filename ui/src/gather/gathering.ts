@@ -2,6 +2,7 @@ import { computed, reactive, ref } from 'vue'
 import { answer, api } from '@/api/client'
 import type { FileView } from '@/api/types'
 import { message, say, sayProblem } from '@/ground/messages'
+import { askBeforeLeaving } from '@/ground/unsent'
 
 /** One gathering at a time, the others wait: what is brought in is read a few at a time, and frames appear as they are. */
 export const gathering = reactive({
@@ -21,6 +22,9 @@ export const gathering = reactive({
 })
 const stopper = ref(new AbortController())
 let turn: Promise<void> = Promise.resolve()
+// What was added is kept; what is still being read would be missing.
+askBeforeLeaving(() => gathering.active || gathering.waiting > 0)
+
 export const shown = computed(() => gathering.active || gathering.problems.length > 0 || gathering.notes.length > 0)
 
 export function cancel(): void {
@@ -46,7 +50,6 @@ async function run(total: number, gather: (signal: AbortSignal) => Promise<strin
   const { signal } = stopper.value
   gathering.waiting--
   Object.assign(gathering, { active: true, total, read: 0, problems: [], notes: [], summary: '', again: null, alone: null })
-  window.addEventListener('beforeunload', warnBeforeLeaving)
   try {
     const summary = await gather(signal)
     gathering.summary = signal.aborted ? `Stopped. ${summary}` : summary
@@ -58,7 +61,6 @@ async function run(total: number, gather: (signal: AbortSignal) => Promise<strin
     if (!shown.value && gathering.summary && message.value?.kind !== 'problem') {
       say(gathering.summary)
     }
-    window.removeEventListener('beforeunload', warnBeforeLeaving)
   }
 }
 
@@ -73,9 +75,4 @@ export function sendFile(file: Blob, name: string, signal: AbortSignal, choices:
       signal,
     }),
   )
-}
-
-/** What was added is kept; what is still being read would be missing. */
-function warnBeforeLeaving(event: BeforeUnloadEvent): void {
-  event.preventDefault()
 }

@@ -17,13 +17,18 @@ export function say(text: string, action?: Message['action']): void {
   message.value = { text, kind: 'said', action }
 }
 
-/** Shows why something failed; for every promise nobody else waits for. */
-export function sayProblem(failure: unknown): void {
+/**
+ * Shows why something failed; for every promise nobody else waits for.
+ *
+ * @param reel the name of the reel it is about, where that is not open any more
+ */
+export function sayProblem(failure: unknown, reel = ''): void {
   if (failure instanceof Problem && failure.kind === 'signIn') {
     // The page that asks for the password says all there is to say.
     return
   }
-  message.value = { text: sentenceFor(failure), kind: 'problem' }
+  const text = sentenceFor(failure)
+  message.value = { text: reel === '' ? text : `A change of “${reel}” could not be saved. ${text}`, kind: 'problem' }
 }
 
 const bars = shallowReactive(new Set<Ref<number>>())

@@ -74,6 +74,7 @@ useReelKeys()
   <div class="page">
     <reel-header :benches="benches" />
     <template v-if="store.reel">
+      <p v-if="store.isCut" class="cut" role="status">Not connected to Dobbin’s server. Trying again…</p>
       <div>
         <looking-only v-if="onlyToLookAt" />
         <rhythm-bar />
@@ -112,6 +113,20 @@ useReelKeys()
   .bench {
     overflow-y: auto;
   }
+}
+
+.cut {
+  position: fixed;
+  z-index: 10;
+  top: 62px;
+  left: 50%;
+  margin: 0;
+  padding: 6px 16px;
+  transform: translateX(-50%);
+  border-radius: 99px;
+  background: var(--ink);
+  color: var(--card);
+  font-size: 14px;
 }
 
 .waiting {

@@ -13,12 +13,16 @@ const PAUSE = 60
 export function useDraft<T>(wanted: () => T | null, draw: (what: T) => Promise<Blob>) {
   const address = ref('')
   let latest = 0
+  let gone = false
 
   const redraw = useDebounceFn(async (what: T) => {
+    if (gone) {
+      return
+    }
     const mine = ++latest
     try {
       const picture = await draw(what)
-      if (mine === latest) {
+      if (mine === latest && !gone) {
         show(URL.createObjectURL(picture))
       }
     } catch (failure) {
@@ -32,6 +36,10 @@ export function useDraft<T>(wanted: () => T | null, draw: (what: T) => Promise<B
   }
 
   watch(wanted, (what) => void (what && redraw(what)), { deep: true })
-  onBeforeUnmount(() => show(''))
+  // An answer that comes later finds nobody to show it to.
+  onBeforeUnmount(() => {
+    gone = true
+    show('')
+  })
   return address
 }

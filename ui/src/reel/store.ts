@@ -2,10 +2,16 @@ import { useDebounceFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { answer, api } from '@/api/client'
-import type { Edit, FrameView, JobView, Mark, ReelView, RhythmView, WeightView } from '@/api/types'
-import { Problem, sentenceFor } from '@/api/problem'
+import type { Edit, FrameView, Mark, ReelView, RhythmView, WeightView } from '@/api/types'
+import { latest } from '@/api/latest'
+import { sentenceFor } from '@/api/problem'
 import { sayProblem } from '@/ground/messages'
+import { askBeforeLeaving } from '@/ground/unsent'
 import { access, askAccess } from './access'
+import { useChanges } from './changes'
+import type { Outcome } from './changes'
+import { useJobs } from './jobs'
+import { useStream } from './stream'
 
 const LOOK_OVER_PAUSE = 120
 
@@ -30,18 +36,19 @@ export const useReel = defineStore('reel', () => {
   const rhythm = shallowRef<RhythmView | null>(null)
   /** Why the loop could not be looked over, or empty. */
   const rhythmProblem = ref('')
-  const job = shallowRef<JobView | null>(null)
+  const jobs = useJobs()
   /** Counts the settings that were heard to be tried on this reel. */
   const tried = ref(0)
   /** Counts what was heard of its deliveries. */
   const delivered = ref(0)
-  const saving = ref(0)
   /** Counts the changes made in this tab. */
   const changedHere = ref(0)
-  let turn: Promise<unknown> = Promise.resolve()
+  const { saving, isUnsent, inTurn: sendInTurn, settled } = useChanges(() => reel.value, take)
+  askBeforeLeaving(isUnsent)
+  /** The last revision that was heard of. */
+  let heard = 0
   /** The last change that waits for its turn, if it can be taken the place of. */
   let last: { subject: string; edit: Edit; done: Promise<boolean> } | null = null
-  let events: EventSource | null = null
   let opening = 0
 
   const frames = computed(() => reel.value?.frames ?? [])
@@ -55,17 +62,16 @@ export const useReel = defineStore('reel', () => {
       return
     }
     take(told)
-    listen(id)
-    document.addEventListener('visibilitychange', onVisibility)
+    stream.listen(`/api/reels/${id}/events`)
   }
 
   function close(): void {
     opening++
     last = null
-    document.removeEventListener('visibilitychange', onVisibility)
-    events?.close()
-    events = null
-    reel.value = weight.value = rhythm.value = job.value = access.value = null
+    heard = 0
+    stream.leave()
+    jobs.forget()
+    reel.value = weight.value = rhythm.value = access.value = null
     rhythmProblem.value = ''
   }
 
@@ -81,49 +87,41 @@ export const useReel = defineStore('reel', () => {
   /** What is seen in the loop is asked for once the row of changes pauses, so that it never keeps one waiting. */
   const lookOver = useDebounceFn((id: string) => void refreshRhythm(id), LOOK_OVER_PAUSE)
 
-  async function refreshRhythm(id: string): Promise<void> {
-    try {
-      const seen = await answer(api.GET('/api/reels/{id}/rhythm', { params: { path: { id } } }))
+  const askRhythm = latest(
+    (id: string) => answer(api.GET('/api/reels/{id}/rhythm', { params: { path: { id } } })),
+    (seen, id) => {
       if (reel.value?.id === id && seen.revision === reel.value.revision) {
         rhythm.value = seen
         rhythmProblem.value = ''
       }
       // What is not seen yet comes with the event "looked".
+    },
+  )
+
+  async function refreshRhythm(id: string): Promise<void> {
+    try {
+      await askRhythm(id)
     } catch (failure) {
-      rhythmProblem.value = sentenceFor(failure)
-      sayProblem(failure)
+      if (reel.value?.id === id) {
+        rhythmProblem.value = sentenceFor(failure)
+        sayProblem(failure)
+      }
     }
   }
 
-  /** One change after the other, each based on the answer to the one before. @return whether it was made */
-  function inTurn(change: (id: string, base: number) => Promise<ReelView>): Promise<boolean> {
+  /** One change after the other, each based on the answer to the one before. */
+  async function send(change: (id: string, base: number) => Promise<ReelView>): Promise<Outcome> {
     last = null
-    const mine = turn.then(async () => {
-      const now = reel.value
-      if (!now) {
-        return false
-      }
-      saving.value++
-      try {
-        const answered = await change(now.id, now.revision)
-        if (reel.value?.id === now.id) {
-          take(answered)
-          changedHere.value++
-        }
-        return true
-      } catch (failure) {
-        if (failure instanceof Problem && failure.current && reel.value?.id === now.id) {
-          take(failure.current)
-        }
-        sayProblem(failure)
-        return false
-      } finally {
-        saving.value--
-      }
-    })
-    turn = mine
-    return mine
+    const outcome = await sendInTurn(change)
+    if (outcome === 'made') {
+      changedHere.value++
+    }
+    followWhatWasHeard()
+    return outcome
   }
+
+  /** @return whether it was made, and its reel is still open */
+  const inTurn = async (change: (id: string, base: number) => Promise<ReelView>): Promise<boolean> => (await send(change)) === 'made'
 
   const sent = (id: string, base: number, edit: Edit): Promise<ReelView> =>
     answer(api.POST('/api/reels/{id}/edits', { params: { path: { id } }, body: { base, edit } }))
@@ -131,8 +129,8 @@ export const useReel = defineStore('reel', () => {
   const dispatch = (edit: Edit): Promise<boolean> => inTurn((id, base) => sent(id, base, edit))
 
   /** Draws on frames, or does something to what is drawn there: one step. */
-  const draw = (frames: number[], mark: Mark): Promise<boolean> =>
-    inTurn((id) => answer(api.POST('/api/reels/{id}/marks', { params: { path: { id } }, body: { frames, mark } })))
+  const draw = (frames: number[], mark: Mark): Promise<Outcome> =>
+    send((id) => answer(api.POST('/api/reels/{id}/marks', { params: { path: { id } }, body: { frames, mark } })))
 
   /** Makes a cut-out ink on frames, where it lies there. */
   const imprint = (cutout: number, frames: number[]): Promise<boolean> =>
@@ -163,9 +161,6 @@ export const useReel = defineStore('reel', () => {
       ? Promise.resolve(true)
       : dispatch(edits.length === 1 ? (edits[0] as Edit) : { type: 'batch', edits, title })
 
-  /** Settled once all that was sent by now is answered. */
-  const settled = async (): Promise<void> => void (await turn)
-
   const undo = (): Promise<boolean> =>
     inTurn((id, base) => answer(api.POST('/api/reels/{id}/undo', { params: { path: { id } }, body: { base } })))
 
@@ -177,30 +172,38 @@ export const useReel = defineStore('reel', () => {
     inTurn((id, base) => answer(api.POST('/api/reels/{id}/step', { params: { path: { id } }, body: { base, step } })))
 
   /** One stream for all there is to hear; each time it connects, what may have been missed is asked for. */
-  function listen(id: string): void {
-    events?.close()
-    const stream = new EventSource(`/api/reels/${id}/events`)
-    events = stream
-    stream.addEventListener('open', () => void catchUp(id))
-    stream.addEventListener('changed', (event) => {
-      const { revision } = JSON.parse(event.data) as { revision: number }
-      if (reel.value && revision > reel.value.revision && saving.value === 0) {
-        void follow(id)
+  const stream = useStream(
+    {
+      changed: (data) => {
+        heard = Math.max(heard, (JSON.parse(data) as { revision: number }).revision)
+        followWhatWasHeard()
+      },
+      access: () => void (reel.value && askAccess(reel.value.id).catch(sayProblem)),
+      looked: (data) => {
+        const { revision } = JSON.parse(data) as { revision: number }
+        if (reel.value && revision === reel.value.revision) {
+          void refreshRhythm(reel.value.id)
+        }
+      },
+      weight: (data) => takeWeight(JSON.parse(data) as WeightView),
+      tried: () => tried.value++,
+      delivered: () => delivered.value++,
+      job: (data) => jobs.hear(JSON.parse(data)),
+    },
+    async () => {
+      if (reel.value) {
+        await catchUp(reel.value.id)
       }
-    })
-    stream.addEventListener('access', () => void askAccess(id).catch(sayProblem))
-    stream.addEventListener('looked', (event) => {
-      const { revision } = JSON.parse(event.data) as { revision: number }
-      if (reel.value?.id === id && revision === reel.value.revision) {
-        void refreshRhythm(id)
-      }
-    })
-    stream.addEventListener('weight', (event) => takeWeight(JSON.parse(event.data) as WeightView))
-    stream.addEventListener('tried', () => tried.value++)
-    stream.addEventListener('delivered', () => delivered.value++)
-    stream.addEventListener('job', (event) => {
-      job.value = JSON.parse(event.data) as JobView
-    })
+    },
+    async () => reel.value && answer(api.GET('/api/reels/{id}', { params: { path: { id: reel.value.id } } })),
+  )
+
+  /** Takes over a change that was made elsewhere, once nothing is under way here; what it weighs comes with an event. */
+  function followWhatWasHeard(): void {
+    const now = reel.value
+    if (now && heard > now.revision && saving.value === 0) {
+      void takeOver(now.id).catch(sayProblem)
+    }
   }
 
   /** An answer that comes when another reel is open, or none, is not taken for it. @return whether it was taken over */
@@ -213,9 +216,6 @@ export const useReel = defineStore('reel', () => {
     return true
   }
 
-  /** Takes over a change that was made elsewhere; what it weighs comes with an event. */
-  const follow = (id: string): Promise<unknown> => takeOver(id).catch(sayProblem)
-
   async function catchUp(id: string): Promise<void> {
     try {
       if (!(await takeOver(id))) {
@@ -227,23 +227,11 @@ export const useReel = defineStore('reel', () => {
         takeWeight(weighed)
         tried.value++
         delivered.value++
+        jobs.askAgain()
         await askAccess(id)
-        await followJob()
       }
     } catch (failure) {
       sayProblem(failure)
-    }
-  }
-
-  /** A job that ended while nobody listened is asked about. */
-  async function followJob(): Promise<void> {
-    if (job.value?.state === 'RUNNING') {
-      const { response, data } = await api.GET('/api/jobs/{id}', { params: { path: { id: job.value.id } } })
-      if (data) {
-        job.value = data
-      } else if (response.status === 404) {
-        job.value = { ...job.value, state: 'FAILED', problem: 'The server was started again meanwhile. Begin again.' }
-      }
     }
   }
 
@@ -252,7 +240,9 @@ export const useReel = defineStore('reel', () => {
     const id = reel.value?.id
     if (id) {
       const told = await answer(api.GET('/api/reels/{id}/weight', { params: { path: { id }, query: { again: true } } }))
-      weight.value = told
+      if (reel.value?.id === id) {
+        weight.value = told
+      }
     }
   }
 
@@ -267,15 +257,5 @@ export const useReel = defineStore('reel', () => {
     }
   }
 
-  /** Browsers keep few connections to one server: a tab that nobody sees gives its own back. */
-  function onVisibility(): void {
-    if (document.hidden) {
-      events?.close()
-      events = null
-    } else if (reel.value && !events) {
-      listen(reel.value.id)
-    }
-  }
-
-  return { reel, frames, ids, weight, rhythm, rhythmProblem, job, tried, delivered, saving, changedHere, open, close, take, dispatch, draw, imprint, evenLight, dispatchLatest, settled, together, weighAgain, undo, redo, goToStep }
+  return { reel, frames, ids, weight, rhythm, rhythmProblem, tried, delivered, isCut: stream.isCut, saving, changedHere, open, close, take, dispatch, draw, imprint, evenLight, dispatchLatest, settled, together, weighAgain, undo, redo, goToStep }
 })

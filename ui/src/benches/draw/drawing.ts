@@ -2,6 +2,7 @@ import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { FillBy, Mark, Mirroring } from '@/api/types'
+import { askBeforeLeaving } from '@/ground/unsent'
 import { usePlayhead } from '@/reel/playhead'
 import { useReel } from '@/reel/store'
 import { usePens } from './pens'
@@ -59,6 +60,13 @@ const FIRST: Settings = {
   grid: true,
 }
 
+/** A mark, and where it was made. */
+interface Made {
+  reel: string
+  frames: number[]
+  mark: Mark
+}
+
 const MOST_SWATCHES = 32
 /** The longest side of a canvas that the server draws ink on. */
 const LONGEST_SIDE = 1600
@@ -73,10 +81,14 @@ export const useDrawing = defineStore('drawing', () => {
   const pens = usePens()
   const hand = ref<Hand>('draw')
   const settings = useLocalStorage<Settings>('dobbin.drawing', FIRST, { mergeDefaults: true })
-  /** Marks that are not answered yet, the oldest first. */
-  const waiting = shallowRef<{ frames: number[]; mark: Mark }[]>([])
-  /** Marks that could not be saved. */
-  const failed = shallowRef<{ frames: number[]; mark: Mark }[]>([])
+  const allWaiting = shallowRef<Made[]>([])
+  const allFailed = shallowRef<Made[]>([])
+  const ofOpenReel = (all: Made[]): Made[] => all.filter(({ reel }) => reel === store.reel?.id)
+  /** Marks of the open reel that are not answered yet, the oldest first. */
+  const waiting = computed(() => ofOpenReel(allWaiting.value))
+  /** Those that could not be saved. They stay with their reel. */
+  const failed = computed(() => ofOpenReel(allFailed.value))
+  askBeforeLeaving(() => allFailed.value.length > 0)
 
   const frame = computed(() => playhead.frame)
   const canvas = computed(() => store.reel?.canvas ?? { width: 1, height: 1 })
@@ -95,29 +107,31 @@ export const useDrawing = defineStore('drawing', () => {
     settings.value = { ...settings.value, ...part }
   }
 
-  /** @return whether it was saved */
+  /** @return whether it was saved, and its reel is still open */
   async function make(mark: Mark, frames = frame.value ? [frame.value.id] : []): Promise<boolean> {
-    if (frames.length === 0) {
+    const reel = store.reel?.id
+    if (frames.length === 0 || !reel) {
       return false
     }
-    const mine = { frames, mark }
-    waiting.value = [...waiting.value, mine]
-    const saved = await store.draw(frames, mark)
-    waiting.value = waiting.value.filter((each) => each !== mine)
-    if (!saved) {
-      failed.value = [...failed.value, mine]
+    const mine = { reel, frames, mark }
+    allWaiting.value = [...allWaiting.value, mine]
+    const outcome = await store.draw(frames, mark)
+    allWaiting.value = allWaiting.value.filter((each) => each !== mine)
+    if (outcome === 'failed') {
+      allFailed.value = [...allFailed.value, mine]
     }
-    return saved
+    return outcome === 'made'
   }
 
   async function tryAgain(): Promise<void> {
     const again = failed.value
-    failed.value = []
+    giveUp()
     await Promise.all(again.map(({ frames, mark }) => make(mark, frames)))
   }
 
   function giveUp(): void {
-    failed.value = []
+    const given = failed.value
+    allFailed.value = allFailed.value.filter((each) => !given.includes(each))
   }
 
   function use(color: string): void {

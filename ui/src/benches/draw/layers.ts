@@ -37,6 +37,7 @@ async function loaded(url: string, canvas: Size): Promise<ImageData> {
   const surface = new OffscreenCanvas(canvas.width, canvas.height)
   const pen = surface.getContext('2d', { willReadFrequently: true })!
   pen.drawImage(bitmap, 0, 0)
+  bitmap.close()
   return pen.getImageData(0, 0, canvas.width, canvas.height)
 }
 

@@ -15,6 +15,7 @@ export function useLiftedStill(wanted: () => boolean) {
   const store = useReel()
   const playhead = usePlayhead()
   const address = ref('')
+  let latest = 0
 
   function show(next: string): void {
     URL.revokeObjectURL(address.value)
@@ -24,17 +25,21 @@ export function useLiftedStill(wanted: () => boolean) {
   watch(
     () => (wanted() ? playhead.frame?.drawn : undefined),
     async (drawn) => {
+      const mine = ++latest
       show('')
       const { reel } = store
       const content = playhead.frame?.content
       if (drawn && reel && content) {
         const picture = await drawnPicture(reel.id, { content, canvas: reel.canvas }, Math.min(WIDEST, reel.canvas.width), true).catch(() => null)
-        if (picture && wanted()) {
+        if (picture && mine === latest && wanted()) {
           show(URL.createObjectURL(picture))
         }
       }
     },
   )
-  onBeforeUnmount(() => show(''))
+  onBeforeUnmount(() => {
+    latest++
+    show('')
+  })
   return address
 }

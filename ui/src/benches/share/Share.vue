@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
 import { answer, api } from '@/api/client'
-import type { DeliveryView } from '@/api/types'
+import type { DeliveryView, JobView } from '@/api/types'
 import { deliveryUrl, fileNowUrl } from '@/api/urls'
 import { say, sayProblem } from '@/ground/messages'
 import { bytesText } from '@/parts/format'
+import { useJob } from '@/reel/job'
 import { useReel } from '@/reel/store'
 import ChecksPanel from './ChecksPanel.vue'
 import DeliverForm from './DeliverForm.vue'
@@ -28,15 +29,13 @@ const beside = ref<string | null>(null)
 const name = ref('')
 /** Whether what is pasted into a page is shown. */
 const onPage = ref(false)
-const jobId = ref<string | null>(null)
 /** Whether what is being delivered is to be saved by the browser. */
 const downloads = ref(false)
 /** The address that the file as set had when a delivery was made of it, by delivery: those made on this page. */
 const madeFrom = shallowRef<ReadonlyMap<string, string>>(new Map())
 let making = ''
 
-const job = computed(() => (store.job?.id === jobId.value ? store.job : null))
-const delivering = computed(() => jobId.value !== null)
+const { job, isRunning: delivering, follow, stop } = useJob('delivery', (ended) => void deliveryEnded(ended))
 /** What would be delivered now. */
 const now = computed<ShownFile | null>(() => {
   const reel = store.reel
@@ -79,12 +78,9 @@ async function deliver(name: string, download: boolean): Promise<void> {
   making = store.weight?.revision === store.reel?.revision ? (now.value?.url ?? '') : ''
   try {
     const started = await answer(api.POST('/api/reels/{id}/deliveries', { params: { path: { id } }, body: { name } }))
-    jobId.value = started.id
     downloads.value = download
-    // What the stream said before this answer came is not lost.
-    store.job = await answer(api.GET('/api/jobs/{id}', { params: { path: { id: started.id } } }))
+    follow(started)
   } catch (failure) {
-    jobId.value = null
     sayProblem(failure)
   }
 }
@@ -94,17 +90,7 @@ async function remove(delivery: DeliveryView): Promise<void> {
   await all.remove(delivery)
 }
 
-async function stop(): Promise<void> {
-  if (jobId.value) {
-    await answer(api.DELETE('/api/jobs/{id}', { params: { path: { id: jobId.value } } })).catch(sayProblem)
-  }
-}
-
-watch(job, async (now) => {
-  if (!now || now.state === 'RUNNING') {
-    return
-  }
-  jobId.value = null
+async function deliveryEnded(now: JobView): Promise<void> {
   if (now.state === 'DONE') {
     await load().catch(sayProblem)
     chosen.value = now.result
@@ -116,7 +102,7 @@ watch(job, async (now) => {
   } else if (now.problem) {
     sayProblem(new Error(now.problem))
   }
-})
+}
 watch(chosen, (id) => (beside.value = beside.value === id ? null : beside.value))
 watch(() => store.delivered, () => void load().catch(sayProblem))
 watch(

@@ -1,5 +1,6 @@
 import { shallowRef } from 'vue'
 import { answer, api } from '@/api/client'
+import { latest } from '@/api/latest'
 import type { DeliveryView } from '@/api/types'
 import { deliveryUrl } from '@/api/urls'
 import { say, sayProblem } from '@/ground/messages'
@@ -12,10 +13,14 @@ export function useDeliveries() {
   const store = useReel()
   const deliveries = shallowRef<DeliveryView[]>([])
 
+  const ask = latest(
+    (id: string) => answer(api.GET('/api/reels/{id}/deliveries', { params: { path: { id } } })),
+    (told, id) => (deliveries.value = store.reel?.id === id ? told : []),
+  )
+
   async function load(): Promise<void> {
-    const id = store.reel?.id
-    if (id) {
-      deliveries.value = await answer(api.GET('/api/reels/{id}/deliveries', { params: { path: { id } } }))
+    if (store.reel) {
+      await ask(store.reel.id)
     }
   }
 

@@ -8,6 +8,7 @@ import { AS_IT_WAS, isMoved } from '@/parts/aligned'
 import DialogCard from '@/parts/DialogCard.vue'
 import { framesText } from '@/parts/format'
 import NumberField from '@/parts/NumberField.vue'
+import { useJob } from '@/reel/job'
 import { useReel } from '@/reel/store'
 import { useArranging } from './arranging'
 import { useAsking } from './asking'
@@ -29,8 +30,9 @@ const byPart = ref(false)
 const perspective = ref(false)
 const partShown = computed(() => onOne.value && byPart.value && otherFrame.value !== undefined)
 const part = ref<Box>({ x: 0, y: 0, width: 0, height: 0 })
-/** The job that lines up now, or empty. */
-const job = ref('')
+let settle: (ended: JobView) => void = lineUpEnded
+/** The job that lines up now: one that is still under way is found again when the dialog opens. */
+const { job: working, isRunning, follow, stop } = useJob('line-up', (ended) => settle(ended))
 
 const stills = computed(() =>
   store.frames.flatMap((frame, i) =>
@@ -40,26 +42,20 @@ const single = computed(() => (stills.value.length === 1 ? stills.value[0] : und
 const all = computed(() => store.frames.filter((frame) => frame.content.kind === 'still'))
 /** One still alone is moved by hand; else all that are chosen lie on one of them. */
 const verb = computed(() => (single.value ? undefined : 'Line up'))
-const working = computed<JobView | null>(() => (job.value !== '' && store.job?.id === job.value ? store.job : null))
 const other = computed(() => stills.value.find(({ number }) => number === to.value))
 const otherFrame = computed(() => store.frames.find(({ id }) => id === other.value?.id))
 
 watch(shown, (open) => {
   if (open) {
     to.value = stills.value[Math.floor((stills.value.length - 1) / 2)]?.number ?? 1
-    job.value = ''
     byPart.value = false
     perspective.value = false
     const { width, height } = store.reel!.canvas
     part.value = { x: Math.round(width / 4), y: Math.round(height / 4), width: Math.round(width / 2), height: Math.round(height / 2) }
-  } else if (working.value?.state === 'RUNNING') {
+  } else if (isRunning.value) {
     void stop()
   }
 })
-
-async function stop(): Promise<void> {
-  await api.DELETE('/api/jobs/{id}', { params: { path: { id: job.value } } })
-}
 
 /** The dialog stays while it is done, and says how far it is. */
 async function done(): Promise<boolean> {
@@ -70,37 +66,32 @@ async function done(): Promise<boolean> {
     const motion = onOne.value && perspective.value ? ('PERSPECTIVE' as const) : ('SIMILARITY' as const)
     const body = { area, motion, frames: stills.value.map(({ id }) => id), to: onOne.value ? other.value!.id : 0, edges: settledEdges.value }
     const started = await answer(api.POST('/api/reels/{id}/line-ups', { params: { path }, body }))
-    job.value = started.id
-    // What was heard of it by now is newer than the answer.
-    if (store.job?.id !== started.id) store.job = started
+    follow(started)
   } catch (failure) {
     sayProblem(failure)
     return false
   }
   const ended = await ending()
+  return ended.state === 'DONE'
+}
+
+/** @return how the job ended */
+const ending = (): Promise<JobView> =>
+  new Promise((resolve) => {
+    settle = (ended) => {
+      lineUpEnded(ended)
+      settle = lineUpEnded
+      resolve(ended)
+    }
+  })
+
+function lineUpEnded(ended: JobView): void {
   if (ended.state === 'DONE') {
     shown.value = false
     say(ended.result ?? '', { label: 'Undo', run: () => void store.undo() })
   } else if (ended.state === 'FAILED') {
     sayProblem(new Error(ended.problem ?? 'The stills could not be lined up.'))
   }
-  return ended.state === 'DONE'
-}
-
-/** @return how the job ended; cancelled where the reel was left meanwhile. Other jobs of the reel are heard of as well. */
-function ending(): Promise<JobView> {
-  return new Promise((resolve) => {
-    const stopWatching = watch(
-      () => store.job,
-      (now) => {
-        if (now === null || (now.id === job.value && now.state !== 'RUNNING')) {
-          queueMicrotask(() => stopWatching())
-          resolve(now ?? { id: job.value, title: '', state: 'CANCELLED', done: 0, total: 1, result: null, problem: null })
-        }
-      },
-      { immediate: true, flush: 'sync' },
-    )
-  })
 }
 
 async function layBack(): Promise<void> {
@@ -130,7 +121,7 @@ const rounded = (value: number, places: number): number => Math.round(value * 10
 
 <template>
   <dialog-card v-model="shown" :title="single ? `Move the still of frame ${single.number}` : `Line up ${framesText(stills.length)}`" :verb="verb"
-    :width="partShown ? 900 : 480" :disabled="!ready" :done="done">
+    :width="partShown ? 900 : 480" :disabled="!ready || isRunning" :done="done">
     <template v-if="single">
       <p class="quiet">In pixels of the still, about its middle. Choose several frames, or none, to line them up by themselves.</p>
       <div class="fields">

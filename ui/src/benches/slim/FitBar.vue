@@ -66,8 +66,8 @@ async function fit(): Promise<void> {
       <p class="quiet">{{ slimming.current.length === 1 ? '1 setting tried' : `${slimming.current.length} settings tried` }}</p>
     </div>
     <div v-if="slimming.search" class="working" role="status">
-      <span>{{ slimming.search.fits ? 'Fitting' : 'Exploring' }}…</span>
-      <v-progress-linear :model-value="done" height="8" rounded color="success" :aria-label="slimming.search.fits ? 'Fitting' : 'Exploring'" />
+      <span>{{ slimming.search === 'fits' ? 'Fitting' : 'Exploring' }}…</span>
+      <v-progress-linear :model-value="done" height="8" rounded color="success" :aria-label="slimming.search === 'fits' ? 'Fitting' : 'Exploring'" />
       <v-btn size="small" variant="outlined" @click="slimming.stop">Stop</v-btn>
     </div>
     <template v-else>

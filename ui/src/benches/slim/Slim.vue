@@ -68,7 +68,6 @@ watch(
   () => {
     slimming.trials = []
     slimming.facts = null
-    slimming.search = null
     void slimming.loadTrials().catch(sayProblem)
     void slimming.findSearch().catch(sayProblem)
   },

@@ -1,9 +1,11 @@
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import { answer, api } from '@/api/client'
+import { latest } from '@/api/latest'
 import { limits } from '@/api/limits'
-import type { Delivery, Encoding, FileFacts, Framing, TrialView } from '@/api/types'
+import type { Delivery, Encoding, FileFacts, Framing, JobView, TrialView } from '@/api/types'
 import { say, sayProblem } from '@/ground/messages'
+import { useJob } from '@/reel/job'
 import { useReel } from '@/reel/store'
 
 /** What the file costs as it is set, what was tried, and what is being searched for. */
@@ -16,7 +18,10 @@ export const useSlimming = defineStore('slimming', () => {
   const marks = ref({ unseen: 0, seenWhenLookedFor: 0 })
   /** The trial that is pointed at, by its id. */
   const pointed = ref<string | null>(null)
-  const search = ref<{ id: string; fits: boolean } | null>(null)
+  const fitting = useJob('fitting', (ended) => void searchEnded(ended, true))
+  const exploring = useJob('exploring', (ended) => void searchEnded(ended, false))
+  /** What is being searched for: settings for the budget, or a spread of them; null for nothing. */
+  const search = computed(() => (fitting.isRunning.value ? 'fits' : exploring.isRunning.value ? 'explores' : null))
   const mayNarrow = ref(false)
   const mayThin = ref(false)
 
@@ -29,7 +34,7 @@ export const useSlimming = defineStore('slimming', () => {
   const edge = computed(() => byWeight.value.filter((trial) => trial.better === null))
   const taken = computed(() => current.value.find((trial) => isSame(trial.delivery, delivery.value)) ?? null)
   const shown = computed(() => current.value.find((trial) => trial.id === pointed.value) ?? null)
-  const job = computed(() => (store.job?.id === search.value?.id ? store.job : null))
+  const job = computed(() => fitting.job.value ?? exploring.job.value)
   const working = computed(() => {
     const weight = store.weight
     return store.frames.length > 0 && (weight === null || weight.bytes === null || weight.revision !== store.reel?.revision)
@@ -65,15 +70,19 @@ export const useSlimming = defineStore('slimming', () => {
         })
       : false
 
+  const askTrials = latest(
+    (id: string) => answer(api.GET('/api/reels/{id}/trials', { params: { path: { id } } })),
+    (told, id) => {
+      if (store.reel?.id === id) {
+        trials.value = told.trials
+        marks.value = told
+      }
+    },
+  )
+
   async function loadTrials(): Promise<void> {
-    const id = store.reel?.id
-    if (!id) {
-      return
-    }
-    const told = await answer(api.GET('/api/reels/{id}/trials', { params: { path: { id } } }))
-    if (store.reel?.id === id) {
-      trials.value = told.trials
-      marks.value = told
+    if (store.reel) {
+      await askTrials(store.reel.id)
     }
   }
 
@@ -98,10 +107,8 @@ export const useSlimming = defineStore('slimming', () => {
       const started = fits
         ? await answer(api.POST('/api/reels/{id}/fittings', { params: { path }, body }))
         : await answer(api.POST('/api/reels/{id}/explorations', { params: { path } }))
-      search.value = { id: started.id, fits }
-      store.job = await answer(api.GET('/api/jobs/{id}', { params: { path: { id: started.id } } }))
+      takeUp(started, fits)
     } catch (failure) {
-      search.value = null
       sayProblem(failure)
     }
   }
@@ -114,16 +121,12 @@ export const useSlimming = defineStore('slimming', () => {
     }
     const [found] = await answer(api.GET('/api/reels/{id}/searches', { params: { path: { id } } }))
     if (found && store.reel?.id === id) {
-      search.value = { id: found.job.id, fits: found.fits }
-      store.job = found.job
+      takeUp(found.job, found.fits)
     }
   }
 
-  async function stop(): Promise<void> {
-    if (search.value) {
-      await answer(api.DELETE('/api/jobs/{id}', { params: { path: { id: search.value.id } } })).catch(sayProblem)
-    }
-  }
+  const takeUp = (started: JobView, fits: boolean): void => (fits ? fitting : exploring).follow(started)
+  const stop = (): Promise<void> => (search.value === 'fits' ? fitting : exploring).stop()
 
   async function name(trial: TrialView, to: string): Promise<void> {
     const id = store.reel?.id
@@ -143,12 +146,7 @@ export const useSlimming = defineStore('slimming', () => {
     }
   }
 
-  watch(job, async (now) => {
-    if (!now || now.state === 'RUNNING' || !search.value) {
-      return
-    }
-    const { fits } = search.value
-    search.value = null
+  async function searchEnded(now: JobView, fits: boolean): Promise<void> {
     // The dots are there when they are spoken of.
     await loadTrials().catch(sayProblem)
     if (now.state === 'DONE') {
@@ -156,7 +154,7 @@ export const useSlimming = defineStore('slimming', () => {
     } else if (now.problem) {
       sayProblem(new Error(now.problem))
     }
-  })
+  }
 
   return {
     facts, factsOf, trials, marks, pointed, search, mayNarrow, mayThin, delivery, current, byWeight, edge, taken, shown, job,

@@ -100,7 +100,7 @@ class DecodedByChromiumTest {
     private static byte[] written(Size size, Palette palette, List<byte[]> frames, int plays) throws IOException {
         GifSettings settings = new GifSettings(palette, true, true, Dithering.NONE, 0, plays, "");
         LoopEncoder encoder = new LoopEncoder(size, settings, Runnable::run);
-        frames.forEach(frame -> encoder.add(shown(frame, size, palette), palette, false));
+        frames.forEach(frame -> encoder.add(shown(frame, size, palette), palette));
         int[] hundredths = IntStream.range(10, 10 + frames.size()).toArray();
         return GifFile.bytes(size, settings, encoder.finish(), hundredths);
     }
