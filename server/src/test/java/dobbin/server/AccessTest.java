@@ -8,10 +8,13 @@ import java.nio.file.Files;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 import tools.jackson.databind.JsonNode;
 
 /** People with names have a shelf each; what others may do with a reel, its owner says. */
@@ -86,6 +89,68 @@ class AccessTest {
 
     private static String filled(String path, String id) {
         return path.replace("{id}", id).replaceAll("\\{[^}]+}", "1");
+    }
+
+    /** Requests that are about no reel, and answer the same whoever asks. A new address is one of these, or lies under a reel. */
+    private static final Set<String> OPEN = Set.of(
+            "/api/backup",
+            "/api/clips/loop",
+            "/api/clips/picks",
+            "/api/counting-order",
+            "/api/limits",
+            "/api/palettes",
+            "/api/palettes/read",
+            "/api/palettes/strip",
+            "/api/palettes/text",
+            "/api/palettes/{palette}",
+            "/api/pictures",
+            "/api/reels",
+            "/api/reels/empty",
+            "/api/reels/file",
+            "/api/removed",
+            "/api/session",
+            "/api/session/password",
+            "/api/tries/{kind}",
+            "/api/tries/{kind}/{place}",
+            "/api/typefaces");
+
+    /** These look for the reel themselves. */
+    private static final Set<String> GUARDED_BY_THEMSELVES = Set.of(
+            "/api/deliveries/{delivery}.gif",
+            "/api/jobs/{id}",
+            "/api/plates/{picture}.png",
+            "/api/plates/{picture}/cells",
+            "/api/plates/{picture}/cut",
+            "/api/plates/{picture}/grid",
+            "/api/plates/{picture}/pieces");
+
+    @Test
+    void everyAddressIsOpenOrGuarded() {
+        List<String> known = new ArrayList<>();
+        for (RequestMappingInfo mapping : server.bean(RequestMappingHandlerMapping.class)
+                .getHandlerMethods()
+                .keySet()) {
+            known.addAll(mapping.getPatternValues());
+        }
+        assertThat(known)
+                .filteredOn(path -> path.startsWith("/api/"))
+                .hasSizeGreaterThan(60)
+                .allSatisfy(path -> assertThat(OPEN.contains(path)
+                                || GUARDED_BY_THEMSELVES.contains(path)
+                                || path.matches("/api/(reels|removed)/\\{id}(/.*)?"))
+                        .as(path)
+                        .isTrue());
+    }
+
+    /** The gate goes by the address and not by what a handler calls its parts. */
+    @Test
+    void noWayOfWritingAnAddressLeadsPastTheGate() {
+        for (String address : List.of("/api/reels/" + id, "/api//reels/" + id, "/api/reels/%s/".formatted(id))) {
+            assertThat(ebbe.get(address).status()).as(address).isIn(400, 404);
+        }
+        String written = id.replace("-", "%2D");
+        assertThat(ebbe.get("/api/reels/" + written).status()).isIn(400, 404);
+        assertThat(mara.get("/api/reels/" + written).status()).isIn(200, 400);
     }
 
     @Test

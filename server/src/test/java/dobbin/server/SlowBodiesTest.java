@@ -96,6 +96,7 @@ class SlowBodiesTest {
         String path = type.equals("application/json") ? "/api/reels" : "/api/pictures?name=Tide.png";
         String answer = dripped(begun(path, type));
         assertThat(answer).startsWith("HTTP/1.1 408").contains("This came too slowly");
+        assertThat(server.data().resolve("incoming")).as("what had come of it").isEmptyDirectory();
     }
 
     /** A browser sends its next request on the same connection. */

@@ -2,17 +2,24 @@ package dobbin.server.access;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.util.Map;
+import java.util.List;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.http.server.PathContainer;
 import org.springframework.web.method.HandlerMethod;
 import org.springframework.web.servlet.HandlerInterceptor;
-import org.springframework.web.servlet.HandlerMapping;
 import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+import org.springframework.web.util.ServletRequestPathUtils;
 
-/** Stands before every request on a reel: whatever lies under its address needs a right to it. */
+/**
+ * Stands before every request on a reel: whatever lies under {@code /api/reels/ID} or {@code /api/removed/ID} needs a right to
+ * that reel, however a handler calls that part of its address. A handler that is about no reel says so with {@link OfNoReel}.
+ */
 @Configuration
 class Gate implements WebMvcConfigurer, HandlerInterceptor {
+    /** After {@code api} and {@code reels}. */
+    private static final int REEL_PART = 2;
+
     private final Rights rights;
 
     Gate(Rights rights) {
@@ -26,10 +33,14 @@ class Gate implements WebMvcConfigurer, HandlerInterceptor {
 
     @Override
     public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
+        List<String> parts = ServletRequestPathUtils.parseAndCache(request).pathWithinApplication().elements().stream()
+                .filter(PathContainer.PathSegment.class::isInstance)
+                .map(part -> ((PathContainer.PathSegment) part).valueToMatch())
+                .toList();
         if (handler instanceof HandlerMethod method
-                && request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE) instanceof Map<?, ?> variables
-                && variables.get("id") instanceof String reel) {
-            rights.check(reel, needed(method, request.getMethod()));
+                && parts.size() > REEL_PART
+                && !method.hasMethodAnnotation(OfNoReel.class)) {
+            rights.check(parts.get(REEL_PART), needed(method, request.getMethod()));
         }
         return true;
     }

@@ -1,5 +1,6 @@
 package dobbin.server.access;
 
+import dobbin.server.entry.Door;
 import dobbin.server.people.SignedIn;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpSession;
@@ -7,13 +8,18 @@ import java.util.function.BooleanSupplier;
 import org.springframework.session.SessionRepository;
 import org.springframework.stereotype.Component;
 
-/** Whether somebody who began to listen to a reel still may: they may sign out, or be given less, long after. */
+/**
+ * Whether somebody who began to listen to a reel still may: they may sign out, be given less, or have another password, long
+ * after.
+ */
 @Component
 public class Presence {
+    private final Door door;
     private final Rights rights;
     private final SessionRepository<?> sessions;
 
-    Presence(Rights rights, SessionRepository<?> sessions) {
+    Presence(Door door, Rights rights, SessionRepository<?> sessions) {
+        this.door = door;
         this.rights = rights;
         this.sessions = sessions;
     }
@@ -22,7 +28,10 @@ public class Presence {
     public BooleanSupplier of(HttpServletRequest request, String reel) {
         HttpSession session = request.getSession(false);
         String id = session == null ? null : session.getId();
-        String person = SignedIn.name().orElse(null);
-        return () -> (id == null || sessions.findById(id) != null) && rights.of(person, reel) != Right.NOTHING;
+        SignedIn who = SignedIn.who().orElse(null);
+        String person = who == null ? null : who.ownName().orElse(null);
+        return () -> (id == null || sessions.findById(id) != null)
+                && door.letsIn(who)
+                && rights.of(person, reel) != Right.NOTHING;
     }
 }

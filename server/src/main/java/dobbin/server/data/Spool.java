@@ -43,7 +43,8 @@ public class Spool {
                 out.write(buffer, 0, read);
             }
             return Optional.of(file);
-        } catch (IOException e) {
+        } catch (IOException | RuntimeException e) {
+            // The one who sends may have left, or come too slowly.
             Files.deleteIfExists(file);
             throw e;
         }

@@ -1,5 +1,7 @@
 package dobbin.server.drawing;
 
+import com.github.benmanes.caffeine.cache.Caffeine;
+import com.github.benmanes.caffeine.cache.LoadingCache;
 import dobbin.draw.DrawnPart;
 import dobbin.draw.Mark;
 import dobbin.draw.Press;
@@ -38,7 +40,6 @@ import dobbin.server.work.Turns.Urgency;
 import dobbin.timing.Easing;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.Function;
 import org.springframework.stereotype.Service;
@@ -55,7 +56,9 @@ public class Drawings {
     private final Reels reels;
     private final PictureLibrary pictures;
     private final Turns turns;
-    private final ConcurrentHashMap<String, ReentrantLock> hands = new ConcurrentHashMap<>();
+    /** A lock is there as long as anybody holds it or waits for it. */
+    private final LoadingCache<String, ReentrantLock> hands =
+            Caffeine.newBuilder().weakValues().build(reel -> new ReentrantLock(true));
 
     Drawings(Reels reels, PictureLibrary pictures, Turns turns) {
         this.reels = reels;
@@ -75,7 +78,7 @@ public class Drawings {
 
     /** What is drawn on one reel is drawn one after the other, each on what the one before has left. */
     private OpenReel inTurn(String id, Function<Reel, Edit> drawing) {
-        ReentrantLock hand = hands.computeIfAbsent(id, any -> new ReentrantLock(true));
+        ReentrantLock hand = hands.get(id);
         hand.lock();
         try {
             return edited(id, drawing);

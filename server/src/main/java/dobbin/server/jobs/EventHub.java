@@ -28,7 +28,7 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 @EnableScheduling
 public class EventHub {
     private static final long NEVER = 0;
-    private static final int HEARTBEAT_MILLIS = 15_000;
+    private static final int HEARTBEAT_MILLIS = 10_000;
 
     private static final int MOST_OF_ONE = 64;
 
@@ -54,21 +54,29 @@ public class EventHub {
             throw new Refused(HttpStatus.TOO_MANY_REQUESTS, "Too many reels are open at once. Close some of the tabs.");
         }
         SseEmitter emitter = new SseEmitter(NEVER);
-        List<Listener> all = listeners.computeIfAbsent(reel, id -> new CopyOnWriteArrayList<>());
         Listener listener = new Listener(emitter, writers, stillMay);
-        all.add(listener);
-        Runnable leave = () -> {
-            if (all.remove(listener)) {
-                left(whose);
-            }
-            listener.close();
-        };
+        listeners.compute(reel, (id, all) -> {
+            List<Listener> more = all == null ? new CopyOnWriteArrayList<>() : all;
+            more.add(listener);
+            return more;
+        });
+        Runnable leave = () -> leave(reel, whose, listener);
         emitter.onCompletion(leave);
         emitter.onTimeout(leave);
         emitter.onError(failure -> leave.run());
         // Without a first line the browser would not learn that it is connected until something happens.
         listener.tell(() -> SseEmitter.event().comment("listening"));
         return emitter;
+    }
+
+    private void leave(String reel, String whose, Listener listener) {
+        listeners.computeIfPresent(reel, (id, all) -> {
+            if (all.remove(listener)) {
+                left(whose);
+            }
+            return all.isEmpty() ? null : all;
+        });
+        listener.close();
     }
 
     private void left(String whose) {

@@ -37,11 +37,16 @@ public final class SignedIn extends AbstractAuthenticationToken {
         return hash;
     }
 
-    /** @return who asks, in the thread of a request; nothing where people have no names here */
-    public static Optional<String> name() {
+    /** @return who asks, in the thread of a request; nothing where nobody has signed in */
+    public static Optional<SignedIn> who() {
         return SecurityContextHolder.getContext().getAuthentication() instanceof SignedIn who
-                ? who.ownName()
+                ? Optional.of(who)
                 : Optional.empty();
+    }
+
+    /** @return the name of who asks; nothing where people have no names here */
+    public static Optional<String> name() {
+        return who().flatMap(SignedIn::ownName);
     }
 
     @Override
