@@ -7,12 +7,20 @@ import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.server.RunningServer.Answer;
 import dobbin.still.DecodeLimits;
+import dobbin.still.PngWriter;
 import dobbin.still.Series;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.net.Socket;
+import java.net.URI;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Random;
+import java.util.concurrent.TimeUnit;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import javax.imageio.ImageIO;
@@ -52,6 +60,38 @@ class FormsTest {
             }
         }
         return files;
+    }
+
+    /** What is read slowly lies on the disk meanwhile, and is removed once it is read. */
+    @Test
+    void aFormIsMadeWholeBeforeItIsRead() throws Exception {
+        int[] noise = new Random(1).ints(900 * 900).map(argb -> argb | 0xFF000000).toArray();
+        JsonNode still = server.upload("Fog.png", PngWriter.bytes(Raster.of(new Size(900, 900), noise)))
+                .json()
+                .get("stills")
+                .get(0);
+        JsonNode reel = server.post("/api/reels", "{\"name\":\"Fog\"}").json();
+        String stills = String.join(",", Collections.nCopies(8, still.toString()));
+        reel = server.edit(reel, "{\"type\":\"addStills\",\"after\":0,\"stills\":[" + stills + "],\"gathering\":\"\"}")
+                .json();
+        Path incoming = server.data().resolve("incoming");
+        String body = "{\"name\":\"Fog\",\"frames\":[],\"sheet\":{\"columns\":0,\"padding\":0}}";
+        URI address = server.address("/api/reels/" + reel.get("id").asString() + "/forms/stills");
+        try (Socket socket = new Socket("127.0.0.1", address.getPort())) {
+            socket.setReceiveBufferSize(8_192);
+            socket.getOutputStream()
+                    .write(("POST " + address.getPath() + " HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Type: application/json\r\n"
+                                    + "Connection: close\r\nContent-Length: " + body.length() + "\r\n\r\n" + body)
+                            .getBytes(StandardCharsets.US_ASCII));
+            assertThat(socket.getInputStream().readNBytes(12)).asString().isEqualTo("HTTP/1.1 200");
+            assertThat(incoming).isNotEmptyDirectory();
+            assertThat(socket.getInputStream().readAllBytes().length).isGreaterThan(8_000_000);
+        }
+        long deadline = System.nanoTime() + TimeUnit.SECONDS.toNanos(20);
+        while (Files.list(incoming).count() > 0 && System.nanoTime() < deadline) {
+            Thread.onSpinWait();
+        }
+        assertThat(incoming).isEmptyDirectory();
     }
 
     @Test

@@ -5,6 +5,7 @@ import dobbin.server.jobs.Job;
 import dobbin.server.jobs.Jobs;
 import dobbin.server.reels.OpenReel;
 import dobbin.server.reels.Reels;
+import dobbin.server.work.Whose;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.Map;
 import java.util.Set;
@@ -80,7 +81,16 @@ class Weights {
             return;
         }
         if (waiting.add(reel.id())) {
-            soon.execute(() -> weighNow(reel.id()));
+            // For whoever changed it, in that one's line.
+            String whose = Whose.now();
+            soon.execute(() -> {
+                Whose.While theirs = Whose.is(whose);
+                try {
+                    weighNow(reel.id());
+                } finally {
+                    theirs.close();
+                }
+            });
         }
     }
 

@@ -12,6 +12,7 @@ import dobbin.reel.Ranges;
 import dobbin.reel.Reel;
 import dobbin.server.access.Needs;
 import dobbin.server.access.Right;
+import dobbin.server.data.Spool;
 import dobbin.server.deliveries.Encoder;
 import dobbin.server.reels.OpenReel;
 import dobbin.server.reels.Reels;
@@ -25,8 +26,11 @@ import dobbin.slim.Drawing;
 import dobbin.slim.Progress;
 import dobbin.still.PlainZip;
 import jakarta.servlet.http.HttpServletResponse;
+import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Set;
 import org.springframework.http.MediaType;
@@ -54,12 +58,14 @@ class FormController {
     private final Encoder encoder;
     private final Turns turns;
     private final Budget budget;
+    private final Spool spool;
 
-    FormController(Reels reels, Encoder encoder, Turns turns, Budget budget) {
+    FormController(Reels reels, Encoder encoder, Turns turns, Budget budget, Spool spool) {
         this.reels = reels;
         this.encoder = encoder;
         this.turns = turns;
         this.budget = budget;
+        this.spool = spool;
     }
 
     /** @param html what one pastes into a page */
@@ -101,10 +107,19 @@ class FormController {
         byte[] gif = wanted.needsGif() ? encoder.encode(seen, Progress.NONE).bytes() : NO_GIF;
         Material material = new Material(file, loop, () -> gif, plan, JsonMapper.shared()::writeValueAsBytes);
         long bytes = loop.size().area() * (BYTES_A_PIXEL + BYTES_OF_A_CELL_A_PIXEL * plan.columnsFor(loop.count()));
-        budget.during(bytes, () -> {}, () -> {
-            send(wanted, material, response);
-            return null;
-        });
+        // Whoever reads slowly holds a file on the disk, and no memory.
+        Path spooled = spool.begin();
+        try {
+            budget.during(bytes, () -> {}, () -> {
+                try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(spooled))) {
+                    write(wanted, material, out);
+                }
+                return null;
+            });
+            send(spooled, file + (wanted.suffixes().size() == 1 ? wanted.suffixes().get(0) : ".zip"), response);
+        } finally {
+            Spool.remove(spooled);
+        }
     }
 
     private static Seen chosen(OpenReel open, Set<Integer> frames) {
@@ -127,39 +142,23 @@ class FormController {
                 turns.call(Urgency.LATER, () -> drawing.draw(reel, tracks, frame, framed));
     }
 
-    private static void send(Form form, Material material, HttpServletResponse response) throws IOException {
-        List<String> suffixes = form.suffixes();
-        if (suffixes.size() == 1) {
-            form.write(material, suffix -> begin(response, material.name() + suffix));
+    /** Its only file as it is, or all of them in a zip. */
+    private static void write(Form form, Material material, OutputStream out) throws IOException {
+        if (form.suffixes().size() == 1) {
+            form.write(material, suffix -> out);
             return;
         }
-        Zipped zipped = new Zipped(material, response);
-        form.write(material, zipped::next);
-        zipped.zip.finish();
+        PlainZip zip = new PlainZip(out);
+        form.write(material, suffix -> zip.begin(material.name() + suffix));
+        zip.finish();
     }
 
-    /** The files of a form in one zip, which begins with the first of them. */
-    private static final class Zipped {
-        private final Material material;
-        private final HttpServletResponse response;
-        private PlainZip zip;
-
-        private Zipped(Material material, HttpServletResponse response) {
-            this.material = material;
-            this.response = response;
-        }
-
-        private OutputStream next(String suffix) throws IOException {
-            zip = zip == null ? new PlainZip(begin(response, material.name() + ".zip")) : zip;
-            return zip.begin(material.name() + suffix);
-        }
-    }
-
-    private static OutputStream begin(HttpServletResponse response, String file) throws IOException {
-        response.setContentType(MediaTypeFactory.getMediaType(file)
+    private static void send(Path file, String name, HttpServletResponse response) throws IOException {
+        response.setContentType(MediaTypeFactory.getMediaType(name)
                 .orElse(MediaType.APPLICATION_OCTET_STREAM)
                 .toString());
-        response.setHeader(Attachment.HEADER, Attachment.called(file));
-        return response.getOutputStream();
+        response.setHeader(Attachment.HEADER, Attachment.called(name));
+        response.setContentLengthLong(Files.size(file));
+        Files.copy(file, response.getOutputStream());
     }
 }

@@ -37,6 +37,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.function.Supplier;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
@@ -201,22 +202,30 @@ public class PictureLibrary implements Pictures {
     }
 
     /**
-     * Works on a picture with all the pixels it came with. Waits until there is memory for it.
+     * Works on a picture with all the pixels it came with. Waits until there is memory for it, on the calling thread.
      *
+     * @param threads reads and does the work once there is memory, and waits for it
      * @param use must not keep it
      */
-    public <V> V whole(String picture, Function<Raster, V> use) {
+    public <V> V whole(String picture, Function<Supplier<V>, V> threads, Function<Raster, V> use) {
         byte[] file = store.whole(picture).orElseThrow(() -> new NotFound("There is no picture " + picture + "."));
         if (StoredPatch.isPatch(file)) {
-            return use.apply(raster(picture, Level.FULL));
+            return threads.apply(() -> use.apply(raster(picture, Level.FULL)));
         }
         try {
             StillReader.Head head = StillReader.head(file, STORED);
             long bytes = file.length
                     + head.bytes()
                     + WHOLE_BYTES_A_PIXEL * head.size().area();
-            return budget.during(
-                    bytes, () -> {}, () -> use.apply(StillReader.readWhole(file, STORED, Checkpoint.NONE)));
+            return budget.during(bytes, () -> {}, () -> threads.apply(() -> use.apply(whole(picture, file))));
+        } catch (UnreadablePicture e) {
+            throw new DamagedPicture(picture, e);
+        }
+    }
+
+    private static Raster whole(String picture, byte[] file) {
+        try {
+            return StillReader.readWhole(file, STORED, Checkpoint.NONE);
         } catch (UnreadablePicture e) {
             throw new DamagedPicture(picture, e);
         }

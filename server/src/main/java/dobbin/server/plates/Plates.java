@@ -103,7 +103,7 @@ class Plates {
     }
 
     private <V> V on(String picture, Function<Raster, V> work) {
-        return turns.call(Urgency.NOW, () -> pictures.whole(picture, work));
+        return pictures.whole(picture, task -> turns.call(Urgency.NOW, task), work);
     }
 
     private static FoundView view(Plate plate, Grid grid, List<Bounds> parts) {

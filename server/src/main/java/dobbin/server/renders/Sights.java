@@ -16,6 +16,7 @@ import dobbin.server.jobs.EventHub;
 import dobbin.server.reels.OpenReel;
 import dobbin.server.reels.Reels;
 import dobbin.server.work.Budget;
+import dobbin.server.work.Lines;
 import dobbin.server.work.Remembered;
 import dobbin.server.work.Turns;
 import dobbin.slim.Framed;
@@ -27,8 +28,6 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.Executor;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import org.slf4j.Logger;
@@ -46,6 +45,7 @@ class Sights {
     private static final int PATIENCE_MILLIS = 250;
     private static final int BYTES_OF_A_CHANGE = 200;
     private static final int REELS_REMEMBERED = 50;
+    private static final int LOOKERS = 2;
 
     private final Pictures pictures;
     private final Turns turns;
@@ -57,7 +57,7 @@ class Sights {
             .<String, Look>build()
             .asMap();
 
-    private final ExecutorService lookers = Executors.newFixedThreadPool(2);
+    private final Lines lookers = Lines.of("look", LOOKERS);
 
     Sights(Pictures pictures, Turns turns, EventHub hub, Budget budget) {
         this.pictures = pictures;
@@ -133,7 +133,7 @@ class Sights {
 
     @PreDestroy
     void stop() {
-        lookers.shutdownNow();
+        lookers.stop();
     }
 
     /** A reel that is looked over; one result, also for those who ask meanwhile. */
