@@ -46,7 +46,6 @@ const FIELDS: [RegExp, string][] = [
   [/^budgetBytes\b/, 'The budget in bytes'],
   [/^width\b/, 'The width'],
   [/^colors\b/, 'The number of colors'],
-  [/^plays\b/, 'The number of plays'],
   [/^name\b/, 'The name'],
   [/^matte\b/, 'The page color'],
   [/^height\b/, 'The height'],

@@ -13,6 +13,7 @@ import java.util.function.Consumer;
 import java.util.function.IntUnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * A loop in the making.
@@ -235,6 +236,14 @@ public record Reel(
     /** @return all typefaces the document uses whose files were brought */
     public Set<OwnTypeface> typefaces() {
         return UsedFiles.typefaces(this);
+    }
+
+    /** @return the names of all files the document uses: pictures, and typefaces that were brought */
+    public Set<String> fileNames() {
+        return Stream.concat(
+                        pictures().stream().map(PictureRef::picture),
+                        typefaces().stream().map(OwnTypeface::file))
+                .collect(Collectors.toSet());
     }
 
     private static void checkFrames(List<Frame> frames, int nextId) {

@@ -11,7 +11,6 @@ import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.server.RunningServer.Answer;
 import dobbin.server.pictures.PictureLibrary;
-import dobbin.server.reels.Shelf;
 import dobbin.server.work.Budget;
 import dobbin.skerry.SkerryPoint;
 import dobbin.still.DecodeLimits;
@@ -315,8 +314,7 @@ class DrawingTest {
                 .json();
         server.delete(path(reel));
         server.delete("/api/removed/" + reel.get("id").asString());
-        int swept = server.bean(PictureLibrary.class)
-                .sweep(Instant.now().plusSeconds(60), server.bean(Shelf.class).picturesNamed());
+        int swept = server.bean(PictureLibrary.class).sweep(Instant.now().plusSeconds(60));
         assertThat(swept).as("what nothing is told from any more").isPositive();
         forgetRasters();
         assertThat(inkLayer(other, 1)).isEqualTo(expected.get(40));

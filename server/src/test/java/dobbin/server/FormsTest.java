@@ -65,7 +65,8 @@ class FormsTest {
     /** What is read slowly lies on the disk meanwhile, and is removed once it is read. */
     @Test
     void aFormIsMadeWholeBeforeItIsRead() throws Exception {
-        int[] noise = new Random(1).ints(900 * 900).map(argb -> argb | 0xFF000000).toArray();
+        int[] noise =
+                new Random(1).ints(900 * 900).map(argb -> argb | 0xFF000000).toArray();
         JsonNode still = server.upload("Fog.png", PngWriter.bytes(Raster.of(new Size(900, 900), noise)))
                 .json()
                 .get("stills")
@@ -80,7 +81,8 @@ class FormsTest {
         try (Socket socket = new Socket("127.0.0.1", address.getPort())) {
             socket.setReceiveBufferSize(8_192);
             socket.getOutputStream()
-                    .write(("POST " + address.getPath() + " HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Type: application/json\r\n"
+                    .write(("POST " + address.getPath()
+                                    + " HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Type: application/json\r\n"
                                     + "Connection: close\r\nContent-Length: " + body.length() + "\r\n\r\n" + body)
                             .getBytes(StandardCharsets.US_ASCII));
             assertThat(socket.getInputStream().readNBytes(12)).asString().isEqualTo("HTTP/1.1 200");

@@ -8,7 +8,6 @@ import dobbin.raster.Size;
 import dobbin.server.RunningServer.Answer;
 import dobbin.server.data.DataStore;
 import dobbin.server.pictures.PictureLibrary;
-import dobbin.server.reels.Shelf;
 import dobbin.still.DecodeLimits;
 import dobbin.still.PngWriter;
 import dobbin.still.StillReader;
@@ -163,8 +162,7 @@ class KeepingTest {
 
     /** As on the next day. */
     private static void sweep() {
-        server.bean(PictureLibrary.class)
-                .sweep(Instant.now().plusSeconds(60), server.bean(Shelf.class).picturesNamed());
+        server.bean(PictureLibrary.class).sweep(Instant.now().plusSeconds(60));
     }
 
     @Test

@@ -282,7 +282,7 @@ class ReelsTest {
                 "{'type':'setDelivery','delivery':{'framing':{'crop':" + WHOLE
                         + ",'width':90,'height':0,'enlarge':1,'scaling':'SMOOTH','every':1},'colors':1,'coloring':{'choice':'SEEN','own':[]},'dither':'NONE','matte':'','flat':false,'encoding':"
                         + ENCODING + "}} | 422 | colors must be from 2 to 256",
-                "{'type':'setPlays','times':-1} | 422 | plays must be from 0 to 1,000",
+                "{'type':'setPlays','times':-1} | 422 | times must be from 0 to 1,000",
                 "{'type':'moveFrames','frames':[77],'after':0} | 422 | frames name 1 that are no longer in this reel",
                 "{'type':'burn'} | 400 | edit must say in “type” what it is",
                 "{'type':'setPlays','times':'twice'} | 400 | times must be a whole number",

@@ -31,7 +31,6 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.List;
 import java.util.Set;
 import org.springframework.http.MediaType;
 import org.springframework.http.MediaTypeFactory;
@@ -116,7 +115,10 @@ class FormController {
                 }
                 return null;
             });
-            send(spooled, file + (wanted.suffixes().size() == 1 ? wanted.suffixes().get(0) : ".zip"), response);
+            send(
+                    spooled,
+                    file + (wanted.suffixes().size() == 1 ? wanted.suffixes().get(0) : ".zip"),
+                    response);
         } finally {
             Spool.remove(spooled);
         }

@@ -31,12 +31,10 @@ import dobbin.still.UnreadablePicture;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
-import java.util.function.Supplier;
 import java.util.function.Supplier;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -57,7 +55,6 @@ public class PictureLibrary implements Pictures {
     private static final int WHOLE_BYTES_A_PIXEL = 12;
 
     private static final int SMALL_FILE_BYTES = 1_000_000;
-    private static final int DELETED_AT_ONCE = 100;
 
     private final PictureStore store;
     private final DataStore data;
@@ -277,32 +274,32 @@ public class PictureLibrary implements Pictures {
     }
 
     /**
-     * Removes pictures that came before {@code when} and are not named any more.
+     * Removes pictures that came before {@code when} and that no reel names. One that others are stored as patches of goes after
+     * them.
      *
      * @return how many
      */
-    public int sweep(Instant when, Set<String> named) {
-        List<String> unnamed = new ArrayList<>(store.before(when));
-        Set<String> needed = withBases(named);
-        unnamed.removeIf(needed::contains);
-        for (int from = 0; from < unnamed.size(); from += DELETED_AT_ONCE) {
-            store.delete(unnamed.subList(from, Math.min(unnamed.size(), from + DELETED_AT_ONCE)));
+    public int sweep(Instant when) {
+        int swept = 0;
+        for (int more = sweepOnce(when); more > 0; more = sweepOnce(when)) {
+            swept += more;
         }
-        return unnamed.size();
+        return swept;
+    }
+
+    private int sweepOnce(Instant when) {
+        int swept = 0;
+        String last = "";
+        for (List<String> some = store.unnamed(when, last); !some.isEmpty(); some = store.unnamed(when, last)) {
+            swept += store.delete(some, when);
+            last = some.get(some.size() - 1);
+        }
+        return swept;
     }
 
     /** @return those of the places in the bucket that pictures are in */
     public Set<String> placesNamed(Set<String> places) {
         return store.places(places);
-    }
-
-    /** What a picture is stored as a patch of is needed as long as it is. */
-    private Set<String> withBases(Set<String> named) {
-        Set<String> needed = new HashSet<>(named);
-        for (Set<String> more = store.bases(named); !more.isEmpty(); more = store.bases(more)) {
-            more.removeIf(id -> !needed.add(id));
-        }
-        return needed;
     }
 
     /** The file itself is kept, and what was made smaller of it beside it. */

@@ -33,6 +33,9 @@ class PictureStore {
     /** What is less lies in the database, whatever is chosen: a stroke should not wait for a bucket. */
     private static final int WORTH_A_PLACE_BYTES = 64_000;
 
+    /** Nobody waits long for a statement. */
+    private static final int SWEPT_AT_ONCE = 500;
+
     private static final String INSERT = """
             INSERT INTO picture (id, media_type, width, height, bytes, working, medium, small,
                 working_sum, medium_sum, small_sum, base, place)
@@ -46,11 +49,13 @@ class PictureStore {
     private static final String TOUCH = "UPDATE picture SET came = CURRENT_TIMESTAMP WHERE id = :id";
     private static final String SELECT_WHOLE =
             "SELECT place, 'bytes' AS name, CAST(NULL AS BIGINT) AS sum, bytes FROM picture WHERE id = :id";
-    private static final String SELECT_OLD = "SELECT id FROM picture WHERE came < :before";
-    private static final String SELECT_BASES =
-            "SELECT DISTINCT base FROM picture WHERE id IN (:ids) AND base IS NOT NULL";
     private static final String SELECT_PLACES = "SELECT place FROM picture WHERE place IN (:places)";
-    private static final String DELETE = "DELETE FROM picture WHERE id IN (:ids)";
+    private static final String IS_UNNAMED = " AND NOT EXISTS (SELECT 1 FROM named WHERE named.name = picture.id)"
+            + " AND NOT EXISTS (SELECT 1 FROM picture patch WHERE patch.base = picture.id)";
+    private static final String SELECT_UNNAMED = "SELECT id FROM picture WHERE id > :after AND came < :before"
+            + IS_UNNAMED + " ORDER BY id FETCH FIRST " + SWEPT_AT_ONCE + " ROWS ONLY";
+    /** One that a reel has begun to name since came anew, and stays. */
+    private static final String DELETE = "DELETE FROM picture WHERE id IN (:ids) AND came < :before" + IS_UNNAMED;
 
     private final JdbcClient jdbc;
     private final Bucket bucket;
@@ -210,26 +215,21 @@ class PictureStore {
                 .list());
     }
 
-    /** @return the pictures that those are stored as patches of */
-    Set<String> bases(Collection<String> ids) {
-        return ids.isEmpty()
-                ? Set.of()
-                : new HashSet<>(jdbc.sql(SELECT_BASES)
-                        .param("ids", List.copyOf(ids))
-                        .query(String.class)
-                        .list());
-    }
-
-    /** @return those that came before {@code when} */
-    List<String> before(Instant when) {
-        return jdbc.sql(SELECT_OLD)
+    /** @return some of those that came before {@code when} and that no reel names, in order, from {@code after} on */
+    List<String> unnamed(Instant when, String after) {
+        return jdbc.sql(SELECT_UNNAMED)
+                .param("after", after)
                 .param("before", when.atOffset(ZoneOffset.UTC))
                 .query(String.class)
                 .list();
     }
 
-    void delete(List<String> ids) {
-        jdbc.sql(DELETE).param("ids", ids).update();
+    /** @return how many of them were removed: those that are still unnamed */
+    int delete(List<String> ids, Instant when) {
+        return jdbc.sql(DELETE)
+                .param("ids", ids)
+                .param("before", when.atOffset(ZoneOffset.UTC))
+                .update();
     }
 
     private static Long sumOf(byte[] bytes) {

@@ -8,6 +8,7 @@ import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.context.annotation.DependsOn;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -31,9 +32,9 @@ class ReelStore {
     private static final String IN_ORDER = " ORDER BY touched DESC, id OFFSET :from ROWS FETCH NEXT :count ROWS ONLY";
     private static final String COUNT = "SELECT COUNT(*) FROM reel" + ON_THE_SHELF;
     private static final String SELECT_EXPIRED = "SELECT id FROM reel WHERE removed_at < :before";
-    private static final String SELECT_IDS = "SELECT id FROM reel";
     private static final String INSERT_REEL = """
-            INSERT INTO reel (id, revision, step, touched, card, owner) VALUES (:id, 1, :step, :now, :card, :owner)""";
+            INSERT INTO reel (id, revision, step, touched, card, owner, names_noted)
+            VALUES (:id, 1, :step, :now, :card, :owner, TRUE)""";
     private static final String INSERT_STEP = """
             INSERT INTO step (reel, number, title, packed_edit, packed, base, made)
             VALUES (:reel, :number, :title, :edit, :packed, :base, :made)""";
@@ -49,13 +50,13 @@ class ReelStore {
     private static final String SET_CARD = "UPDATE reel SET card = :card WHERE id = :id";
     private static final String REMOVE = "UPDATE reel SET removed_at = :now WHERE id = :id AND removed_at IS NULL";
     private static final String RESTORE = "UPDATE reel SET removed_at = NULL WHERE id = :id";
-    private static final String IF_REMOVED =
-            " AND EXISTS (SELECT 1 FROM reel WHERE id = :id AND removed_at IS NOT NULL)";
+    private static final String LOCK_REMOVED =
+            "SELECT id FROM reel WHERE id = :id AND removed_at IS NOT NULL FOR UPDATE";
     private static final List<String> PURGE = List.of(
-            "DELETE FROM delivery WHERE reel = :id" + IF_REMOVED,
-            "DELETE FROM trial WHERE reel = :id" + IF_REMOVED,
-            "DELETE FROM step WHERE reel = :id" + IF_REMOVED,
-            "DELETE FROM reel WHERE id = :id AND removed_at IS NOT NULL");
+            "DELETE FROM delivery WHERE reel = :id",
+            "DELETE FROM trial WHERE reel = :id",
+            "DELETE FROM step WHERE reel = :id",
+            "DELETE FROM reel WHERE id = :id");
 
     private static final String SELECT_STEPS = """
             SELECT number, title, made FROM step WHERE reel = :id ORDER BY number""";
@@ -71,9 +72,11 @@ class ReelStore {
     private static final int STEPS_OF_ONE_BASE = 32;
 
     private final JdbcClient jdbc;
+    private final NameStore names;
 
-    ReelStore(JdbcClient jdbc) {
+    ReelStore(JdbcClient jdbc, NameStore names) {
         this.jdbc = jdbc;
+        this.names = names;
     }
 
     /**
@@ -88,8 +91,12 @@ class ReelStore {
      */
     record CardRow(String id, Instant touched, Instant removed, String card, String owner) {}
 
-    /** What is stored with a step. */
-    record NewStep(String title, byte[] edit, byte[] document, String card) {}
+    /**
+     * What is stored with a step.
+     *
+     * @param fresh names of pictures and typeface files that the step before does not name
+     */
+    record NewStep(String title, byte[] edit, byte[] document, String card, Set<String> fresh) {}
 
     record Made(byte[] edit, Instant at) {}
 
@@ -111,9 +118,15 @@ class ReelStore {
                 .update();
     }
 
-    /** Puts in a step that was made earlier, with what the reel was after it. */
-    void insertStep(String id, int number, String title, byte[] document, Instant made) {
-        write(INSERT_STEP, id, number, new NewStep(title, null, document, null), made.atOffset(ZoneOffset.UTC));
+    /**
+     * Puts in a step that was made earlier, with what the reel was after it.
+     *
+     * @param fresh as in {@link NewStep}
+     */
+    void insertStep(String id, int number, String title, byte[] document, Instant made, Set<String> fresh) {
+        NewStep step = new NewStep(title, null, document, null, fresh);
+        write(INSERT_STEP, id, number, step, made.atOffset(ZoneOffset.UTC));
+        names.add(id, number, fresh);
     }
 
     Optional<Row> find(String id) {
@@ -154,11 +167,6 @@ class ReelStore {
                 .list();
     }
 
-    /** @return all there are, removed ones too */
-    List<String> ids() {
-        return jdbc.sql(SELECT_IDS).query(String.class).list();
-    }
-
     /** Puts a step after {@code from}, in place of what was undone; false where the reel has moved on meanwhile. */
     boolean append(Row from, NewStep step) {
         if (!moveTo(from, from.step() + 1, step.card())) {
@@ -168,7 +176,9 @@ class ReelStore {
                 .param("id", from.id())
                 .param("step", from.step())
                 .update();
+        names.removeAfter(from.id(), from.step());
         write(INSERT_STEP, from.id(), from.step() + 1, step, now());
+        names.add(from.id(), from.step() + 1, step.fresh());
         return true;
     }
 
@@ -178,6 +188,7 @@ class ReelStore {
             return false;
         }
         write(REPLACE_STEP, from.id(), from.step(), step, now());
+        names.add(from.id(), from.step(), step.fresh());
         return true;
     }
 
@@ -266,9 +277,18 @@ class ReelStore {
         return jdbc.sql(RESTORE).param("id", id).update() == 1;
     }
 
-    /** Removes for good one that was removed, its history and deliveries with it; one on the shelf stays as it is. */
+    /**
+     * Removes for good one that was removed, its history and deliveries with it; one on the shelf stays as it is. Call it in a
+     * transaction: whoever would put it back meanwhile waits for its end.
+     */
     void purge(String id) {
-        PURGE.forEach(sql -> jdbc.sql(sql).param("id", id).update());
+        if (jdbc.sql(LOCK_REMOVED)
+                .param("id", id)
+                .query(String.class)
+                .optional()
+                .isPresent()) {
+            PURGE.forEach(sql -> jdbc.sql(sql).param("id", id).update());
+        }
     }
 
     private byte[] base(String reel, int number) {

@@ -88,7 +88,7 @@ public class Reels {
         String id = UUID.randomUUID().toString();
         transaction.executeWithoutResult(status -> {
             store.insert(id, 0, cards.write(Seen.of(reel)), SignedIn.name());
-            store.insertStep(id, 0, FIRST_STEP, ReelDocument.write(reel), Instant.now());
+            store.insertStep(id, 0, FIRST_STEP, ReelDocument.write(reel), Instant.now(), reel.fileNames());
         });
         data.force();
         return open(id);
@@ -181,7 +181,11 @@ public class Reels {
         Optional<Edit> earlier = stale ? Optional.empty() : goneOnWith(from, edit);
         Edit whole = earlier.map(edit::joined).orElse(edit);
         ReelStore.NewStep step = new ReelStore.NewStep(
-                shortened(whole.title(before)), documents.write(whole), ReelDocument.write(after), cards.write(seen));
+                shortened(whole.title(before)),
+                documents.write(whole),
+                ReelDocument.write(after),
+                cards.write(seen),
+                fresh(before, after));
         Seen earlierSeen = seen(from);
         boolean stored = earlier.isPresent() ? store.replace(from, step) : store.append(from, step);
         if (stored && earlier.isPresent()) {
@@ -305,6 +309,12 @@ public class Reels {
             }
         }
         throw new StaleBase(open(id));
+    }
+
+    private static Set<String> fresh(Reel before, Reel after) {
+        Set<String> fresh = new HashSet<>(after.fileNames());
+        fresh.removeAll(before.fileNames());
+        return fresh;
     }
 
     /** A document may only name pictures that are here, by the size they have. */

@@ -10,8 +10,10 @@ import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.regex.Pattern;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -20,11 +22,12 @@ import org.springframework.transaction.support.TransactionTemplate;
 /** All reels as cards: what is on the shelf, what was removed and can be put back, and what goes for good. */
 @Service
 public class Shelf {
-    private static final Pattern PICTURE_NAME = Pattern.compile("\"([0-9a-f]{64})\"");
+    private static final Pattern FILE_NAME = Pattern.compile("\"([0-9a-f]{64})\"");
 
     static final int MOST_OF_A_PAGE = 200;
 
     private final ReelStore store;
+    private final NameStore names;
     private final Cards cards;
     private final TransactionTemplate transaction;
     private final DataStore data;
@@ -32,11 +35,13 @@ public class Shelf {
 
     Shelf(
             ReelStore store,
+            NameStore names,
             Cards cards,
             TransactionTemplate transaction,
             DataStore data,
             ApplicationEventPublisher changes) {
         this.store = store;
+        this.names = names;
         this.cards = cards;
         this.transaction = transaction;
         this.data = data;
@@ -74,7 +79,9 @@ public class Shelf {
     }
 
     public void restore(String id) {
-        store.restore(id);
+        if (!store.restore(id)) {
+            throw Rights.noReel(id);
+        }
         data.force();
     }
 
@@ -91,20 +98,30 @@ public class Shelf {
     }
 
     /**
-     * @return the pictures that any reel names at any point of its history, removed ones too
+     * Notes what reels name that were stored before that was noted with each step.
+     *
      * @throws UnreadableDocument where that cannot be told of one, so that nothing must be swept
      */
-    public Set<String> picturesNamed() {
-        Set<String> named = new HashSet<>();
-        for (String id : store.ids()) {
-            store.steps(id)
-                    .forEach(step -> store.document(id, step.number())
-                            .ifPresent(document -> PICTURE_NAME
-                                    .matcher(new String(document, StandardCharsets.ISO_8859_1))
-                                    .results()
-                                    .forEach(name -> named.add(name.group(1)))));
+    public void noteNames() {
+        for (String id : names.unnoted()) {
+            transaction.executeWithoutResult(status -> {
+                store.lock(id);
+                names.note(id, namesOfSteps(id));
+            });
         }
-        return named;
+    }
+
+    private Map<Integer, Set<String>> namesOfSteps(String id) {
+        Map<Integer, Set<String>> ofSteps = new TreeMap<>();
+        for (History.Step step : store.steps(id)) {
+            Set<String> named = ofSteps.computeIfAbsent(step.number(), number -> new HashSet<>());
+            store.document(id, step.number())
+                    .ifPresent(document -> FILE_NAME
+                            .matcher(new String(document, StandardCharsets.ISO_8859_1))
+                            .results()
+                            .forEach(name -> named.add(name.group(1))));
+        }
+        return ofSteps;
     }
 
     /** A card that is missing, or names things as they are not named any more, is made anew. */

@@ -9,8 +9,10 @@ import dobbin.server.pictures.PictureLibrary;
 import dobbin.server.typefaces.TypefaceStore;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.TransactionDefinition;
@@ -83,9 +85,13 @@ public class Works {
 
     private void insert(String id, Reel reel, Work.Past past) throws IOException {
         store.insert(id, past.current(), cards.write(Seen.of(reel)), SignedIn.name());
+        Set<String> named = new HashSet<>();
         for (int step = 0; step < past.steps().size(); step++) {
             Work.Step told = past.steps().get(step);
-            store.insertStep(id, step, told.title(), ReelDocument.write(past.reel(step)), told.made());
+            Reel then = past.reel(step);
+            Set<String> fresh = new HashSet<>(then.fileNames());
+            fresh.removeIf(name -> !named.add(name));
+            store.insertStep(id, step, told.title(), ReelDocument.write(then), told.made(), fresh);
         }
     }
 

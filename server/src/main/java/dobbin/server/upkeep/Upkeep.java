@@ -9,7 +9,6 @@ import dobbin.server.reels.Shelf;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
-import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -93,8 +92,8 @@ class Upkeep {
             if (!expired.isEmpty()) {
                 shelf.purge(expired);
             }
-            Set<String> named = shelf.picturesNamed();
-            int swept = pictures.sweep(came, named);
+            shelf.noteNames();
+            int swept = pictures.sweep(came);
             if (bucket.isChosen()) {
                 bucket.sweep(PictureLibrary.IN_BUCKET, came, pictures::placesNamed);
                 bucket.sweep(RemovedDeliveries.IN_BUCKET, came, deliveries::placesNamed);
