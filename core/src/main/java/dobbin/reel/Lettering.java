@@ -16,6 +16,7 @@ final class Lettering {
         if (text == null || text.length() > MAX_TEXT_LENGTH) {
             throw new OutOfRange("text", "must have at most " + MAX_TEXT_LENGTH + " characters");
         }
+        Ranges.checkText("text", text);
         if (typeface == null || own == null || align == null) {
             throw new OutOfRange(typeface == null ? "typeface" : own == null ? "own" : "align", "must be given");
         }

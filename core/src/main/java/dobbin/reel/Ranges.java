@@ -29,6 +29,9 @@ public final class Ranges {
     /** Of what a loop shows, in words. */
     public static final int MAX_ALT_LENGTH = 500;
 
+    /** Ids of frames, runs and cut-outs stay below; a row of changes for centuries does not come there. */
+    public static final int MAX_NEXT_ID = 1_000_000_000;
+
     public static final int MIN_BUDGET_BYTES = 1_000;
     public static final int MAX_BUDGET_BYTES = 1_000_000_000;
 
@@ -118,7 +121,16 @@ public final class Ranges {
         if (stripped.chars().anyMatch(Ranges::isControl)) {
             throw new OutOfRange(field, "must have no control characters, such as line breaks");
         }
+        checkText(field, stripped);
         return stripped;
+    }
+
+    /** @throws OutOfRange where the text has half a character: a surrogate without the other one of its pair */
+    static void checkText(String field, String text) {
+        // Those of pairs come as one.
+        if (text.codePoints().anyMatch(each -> each >= Character.MIN_SURROGATE && each <= Character.MAX_SURROGATE)) {
+            throw new OutOfRange(field, "must have whole characters (it has half of a surrogate pair)");
+        }
     }
 
     /** @return the name with a blank for each control character */

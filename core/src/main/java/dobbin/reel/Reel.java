@@ -52,7 +52,8 @@ public record Reel(
         List<String> swatches,
 
         Sharing sharing,
-        int nextId) {
+
+        @Min(1) @Max(Ranges.MAX_NEXT_ID) int nextId) {
     private static final Size FIRST_CANVAS = new Size(480, 320);
     private static final int FIRST_BUDGET_BYTES = 1_000_000;
 
@@ -71,6 +72,7 @@ public record Reel(
         Ranges.check("width", canvas.width(), 1, Ranges.MAX_SIDE);
         Ranges.check("height", canvas.height(), 1, Ranges.MAX_SIDE);
         delivery.framing().checkOn(canvas);
+        Ranges.check(Reel.class, "nextId", nextId);
         checkFrames(frames, nextId);
         checkRuns(frames, runs);
         if (backdrop == null || border == null || sharing == null) {

@@ -18,6 +18,7 @@ public record Sharing(@Size(max = Ranges.MAX_ALT_LENGTH) String alt, int still) 
         if (alt.chars().anyMatch(Character::isISOControl)) {
             throw new OutOfRange("alt", "must be one line of text");
         }
+        Ranges.checkText("alt", alt);
         if (still < FIRST) {
             throw new OutOfRange("still", "must be the id of a frame, or 0 for the first");
         }

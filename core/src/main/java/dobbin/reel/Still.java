@@ -21,10 +21,18 @@ public record Still(String picture, String name, Size size, Fit fit, long taken,
         implements FrameContent, Backdrop {
     public static final long NO_TIME = 0;
 
+    /** The first moment of the year 1, and the last of 9999, in UTC. */
+    private static final long EARLIEST = -62_135_596_800_000L;
+
+    private static final long LATEST = 253_402_300_799_999L;
+
     public Still {
         String clean = Ranges.withoutControls(name);
         name = Ranges.checkName("name", clean.length() > Ranges.MAX_NAME_LENGTH ? shortened(clean) : clean);
         Ranges.checkPicture("picture", picture, size);
+        if (taken < EARLIEST || taken > LATEST) {
+            throw new OutOfRange("taken", "must be between the years 1 and 9999");
+        }
         if (fit == null) {
             throw new OutOfRange("fit", "must be given");
         }

@@ -9,6 +9,7 @@ import dobbin.reel.Backdrop;
 import dobbin.reel.FrameContent;
 import java.util.Arrays;
 import java.util.List;
+import tools.jackson.core.StreamReadFeature;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
@@ -55,7 +56,8 @@ public final class Shapes {
             builder.addMixIn(union.base, union.shape);
             union.kinds().forEach(kind -> builder.registerSubtypes(new NamedType(kind, Sealed.nameOf(kind))));
         }
-        builder.enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+        builder.enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+                .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
                 .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
                 .enable(DeserializationFeature.FAIL_ON_NULL_CREATOR_PROPERTIES)
                 .enable(SerializationFeature.ORDER_MAP_ENTRIES_BY_KEYS)

@@ -47,6 +47,9 @@ final class Upgrades {
 
     /** @return the reel in the form of today; may be changed parts of {@code document} */
     ObjectNode current(JsonNode document) {
+        if (document.has("format") && !document.get("format").isInt()) {
+            throw new IllegalArgumentException("The format must be a whole number");
+        }
         int format = document.has("format") ? document.get("format").asInt() : unnumbered(document);
         if (format > CURRENT) {
             throw UnreadableDocument.ofALaterVersion();

@@ -7,10 +7,12 @@ import dobbin.reel.ContentName;
 import dobbin.reel.OutOfRange;
 import dobbin.reel.PictureRef;
 import dobbin.reel.Reel;
+import dobbin.reel.Sharing;
 import dobbin.still.DecodeLimits;
 import java.io.Closeable;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -28,6 +30,8 @@ public final class WorkingFile implements Work, Closeable {
     /** What a working file's name ends in. */
     public static final String SUFFIX = ".dobbin";
 
+    private static final Instant EARLIEST = Instant.parse("0001-01-01T00:00:00Z");
+    private static final Instant LATEST = Instant.parse("9999-12-31T23:59:59.999Z");
     private static final int LARGEST_DOCUMENT = 64_000_000;
     private static final int MOST_STEPS = 100_000;
     private static final int LONGEST_TITLE = 200;
@@ -170,6 +174,11 @@ public final class WorkingFile implements Work, Closeable {
         for (int step = 0; step < count; step++) {
             Reel then = past.reel(step);
             note(WorkParts.step(step), then);
+            Instant made = past.steps().get(step).made();
+            if (made == null || made.isBefore(EARLIEST) || made.isAfter(LATEST)) {
+                throw new UnreadableWork("has a part “" + WorkParts.HISTORY + "” whose step " + step
+                        + " was not made between the years 1 and 9999");
+            }
             if (step == past.current() && !then.equals(reel)) {
                 throw new UnreadableWork("has a part “" + WorkParts.step(step) + "” that is not “" + WorkParts.REEL
                         + "”, which it should be");
@@ -178,6 +187,11 @@ public final class WorkingFile implements Work, Closeable {
     }
 
     private void note(String part, Reel then) throws IOException {
+        int still = then.sharing().still();
+        if (still != Sharing.FIRST && then.frames().stream().noneMatch(frame -> frame.id() == still)) {
+            throw new UnreadableWork(
+                    "has a part “" + part + "” whose sharing.still is " + still + ", which is no frame of it");
+        }
         for (PictureRef ref : then.pictures()) {
             Size other = pictures.putIfAbsent(ref.picture(), ref.size());
             if (other != null && !other.equals(ref.size())) {

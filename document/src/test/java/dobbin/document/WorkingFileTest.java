@@ -19,6 +19,8 @@ import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.api.io.TempDir;
 
 class WorkingFileTest {
@@ -121,6 +123,25 @@ class WorkingFileTest {
                 changed(parts -> replace(parts, "reel.json", "The evening crossing", "The morning crossing")),
                 "that is not “reel.json”, which it should be");
         refused(changed(parts -> replace(parts, "history.json", "\"current\" : ", "\"current\" : 9")), "history.json");
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            reel.json    | "format" : 11      | "format" : "11"                       | “reel.json” that cannot be read
+            reel.json    | "plays" : \\{      | "plays" : { "times" : 1,              | “reel.json” that cannot be read
+            reel.json    | "nextId" : \\d+     | "nextId" : 2147483647                 | nextId must be from 1 to 1,000,000,000
+            reel.json    | "still" : 0        | "still" : 12345                       | sharing.still is 12345, which is no frame
+            reel.json    | The evening        | The \\\\ud83d evening                  | name must have whole characters
+            reel.json    | "taken" : \\d+      | "taken" : 999999999999999             | taken must be between the years 1 and 9999
+            history.json | "made" : "[^"]+"   | "made" : "+999999999-01-01T00:00:00Z" | step 0 was not made between the years""")
+    void whatNoReelCanHaveIsRefusedByItsField(String part, String from, String to, String why) throws Exception {
+        refused(
+                changed(parts -> parts.put(
+                        part,
+                        new String(parts.get(part), StandardCharsets.UTF_8)
+                                .replaceFirst(from, to)
+                                .getBytes(StandardCharsets.UTF_8))),
+                why);
     }
 
     @Test
