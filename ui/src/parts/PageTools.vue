@@ -28,8 +28,15 @@ onMounted(async () => {
 })
 
 async function signOut(): Promise<void> {
-  await answer(api.DELETE('/api/session')).catch(sayProblem)
-  location.assign('/')
+  try {
+    await answer(api.DELETE('/api/session'))
+    // What the browser kept of one person is not for the next.
+    localStorage.clear()
+    sessionStorage.clear()
+    location.assign('/')
+  } catch (failure) {
+    sayProblem(failure)
+  }
 }
 </script>
 

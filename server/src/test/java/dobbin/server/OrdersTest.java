@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dobbin.document.ReelDocument;
 import dobbin.server.RunningServer.Answer;
+import dobbin.server.jobs.Orders;
 import dobbin.server.reels.Reels;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
@@ -11,6 +12,7 @@ import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -81,6 +83,18 @@ class OrdersTest {
                 .isEqualTo(200);
         server.restart();
         assertThat(server.get("/api/jobs/" + id).json().get("result")).isEqualTo(job.get("result"));
+    }
+
+    /** As where the connection is cut between the end of the transaction and the answer to it. */
+    @Test
+    void whatWasKeptIsDoneThoughTheConnectionWasCut() {
+        Orders.Kind<String> kind = server.bean(Orders.class).kind("cut", String.class, (order, progress) -> {
+            order.done("kept");
+            throw new DataAccessResourceFailureException("The connection was cut");
+        });
+        JsonNode job = ended(kind.take(reel, "Tide", "once").view().id());
+        assertThat(job.get("state").asString()).isEqualTo("DONE");
+        assertThat(job.get("result").asString()).isEqualTo("kept");
     }
 
     @Test

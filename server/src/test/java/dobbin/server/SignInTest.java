@@ -142,6 +142,8 @@ class SignInTest {
         Answer slowed = signIn(PASSWORD);
         assertThat(slowed.status()).isEqualTo(429);
         assertThat(slowed.detail()).startsWith("That was wrong too often. Wait ");
+        assertThat(slowed.response().headers().firstValueAsLong("Retry-After").orElse(0))
+                .isEqualTo(Long.parseLong(slowed.detail().replaceAll("\\D+", "")));
     }
 
     @Test

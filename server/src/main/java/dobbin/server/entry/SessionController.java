@@ -106,7 +106,8 @@ class SessionController {
         if (!wait.isZero()) {
             throw new Refused(
                     HttpStatus.TOO_MANY_REQUESTS,
-                    "That was wrong too often. Wait " + (wait.toSeconds() + 1) + " s, then try again.");
+                    "That was wrong too often. Wait " + (wait.toSeconds() + 1) + " s, then try again.",
+                    wait);
         }
         SignedIn who = door.opened(name, wanted.password() == null ? "" : wanted.password())
                 .orElseThrow(() -> new Refused(HttpStatus.FORBIDDEN, wrong));
@@ -118,7 +119,7 @@ class SessionController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void signOut(HttpServletRequest request, HttpServletResponse response) {
         // What pages showed is not left in the browser for whoever uses it next.
-        response.setHeader("Clear-Site-Data", "\"cache\"");
+        response.setHeader("Clear-Site-Data", "\"cache\", \"storage\"");
         HttpSession session = request.getSession(false);
         if (session != null) {
             session.invalidate();

@@ -14,6 +14,7 @@ import java.util.UUID;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.event.EventListener;
@@ -33,6 +34,8 @@ public class Orders {
     /** With the ten seconds that one is held for, less than 15 s until another has it. */
     private static final int LOOK_SECONDS = 3;
     /** One that ends its Dobbin each time is given up. */
+    private static final int TIMES_ASKED = 5;
+
     private static final int MOST_TRIES = 3;
 
     private final JobStore store;
@@ -183,12 +186,36 @@ public class Orders {
             } catch (CancellationException e) {
                 throw e;
             } catch (RuntimeException | OutOfMemoryError | StackOverflowError e) {
-                if (!stopping) {
-                    store.end(order.id, Job.State.FAILED, null, Failures.sentence(e));
+                Optional<String> kept = stopping ? Optional.empty() : keptInSpiteOf(e, order.id);
+                if (kept.isEmpty()) {
+                    throw e;
                 }
-                throw e;
+                return kept.get();
             } finally {
                 held.remove(order.id);
+            }
+        }
+    }
+
+    /**
+     * A connection may be cut after what came of a job was kept, and before that was answered: then the database says that it is
+     * done. Else it has failed.
+     *
+     * @return what came of it, or nothing
+     */
+    private Optional<String> keptInSpiteOf(Throwable failure, String id) {
+        for (int attempt = 1; ; attempt++) {
+            try {
+                return store.end(id, Job.State.FAILED, null, Failures.sentence(failure))
+                        ? Optional.empty()
+                        : store.find(id)
+                                .filter(row -> row.state() == Job.State.DONE)
+                                .map(JobStore.Row::result);
+            } catch (DataAccessException e) {
+                if (attempt == TIMES_ASKED) {
+                    return Optional.empty();
+                }
+                LockSupport.parkNanos(TimeUnit.SECONDS.toNanos(1));
             }
         }
     }

@@ -5,12 +5,17 @@ import dobbin.reel.OutOfRange;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.TypeMismatchException;
+import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.RecoverableDataAccessException;
+import org.springframework.dao.TransientDataAccessException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.transaction.TransactionSystemException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
@@ -31,8 +36,29 @@ class Problems extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler
-    ProblemDetail refused(Refused e) {
-        return problem(e.status(), "Refused", e.getMessage());
+    ResponseEntity<ProblemDetail> refused(Refused e) {
+        ResponseEntity.BodyBuilder answer = ResponseEntity.status(e.status());
+        e.after().ifPresent(after -> answer.header(HttpHeaders.RETRY_AFTER, String.valueOf(after.toSeconds() + 1)));
+        return answer.body(problem(e.status(), "Refused", e.getMessage()));
+    }
+
+    /** What was asked for may be asked for again: an edit says on which revision it was made. */
+    @ExceptionHandler({
+        DataAccessResourceFailureException.class,
+        RecoverableDataAccessException.class,
+        TransientDataAccessException.class,
+        CannotCreateTransactionException.class,
+        TransactionSystemException.class
+    })
+    ProblemDetail withoutDatabase(RuntimeException e) {
+        if (Failures.isOfAFullDisk(e)) {
+            return unforeseen(e);
+        }
+        LOG.error("The database did not answer", e);
+        return problem(
+                HttpStatus.SERVICE_UNAVAILABLE,
+                "The database does not answer",
+                "The database does not answer just now. Wait a moment, see whether this was done, and do it again if not.");
     }
 
     @ExceptionHandler
