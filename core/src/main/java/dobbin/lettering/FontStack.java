@@ -25,9 +25,9 @@ public final class FontStack {
         this.weight = weight;
     }
 
-    /** @param own a typeface file's that comes before the shipped one */
+    /** @param own a typeface file's that comes before the shipped one; where it is not there, that is taken */
     public static FontStack of(Typeface typeface, Weight weight, OwnTypeface own) {
-        return new FontStack(typeface.font(weight), own.none() ? null : own.font(), weight);
+        return new FontStack(typeface.font(weight), own.font().orElse(null), weight);
     }
 
     /** @return the first character that no font has a letter for, or empty */

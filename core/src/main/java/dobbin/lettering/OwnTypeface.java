@@ -1,9 +1,7 @@
 package dobbin.lettering;
 
 import java.awt.Font;
-import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * A typeface that someone brought as a file. It has one weight.
@@ -17,31 +15,37 @@ public record OwnTypeface(String file, String name) {
     /** In bytes. The largest typefaces, with all Chinese signs, have about 20 MB. */
     public static final int LARGEST_FILE = 32_000_000;
 
-    /** Fonts of the files that were brought by now. They never change, and there are few. */
-    private static final Map<String, Font> FONTS = new ConcurrentHashMap<>();
+    private static final OwnFonts FONTS = new OwnFonts();
 
-    /** Makes the letters of a file known. @throws UnusableTypeface if it cannot be used */
+    /** Where the files of typefaces are kept. */
+    @FunctionalInterface
+    public interface Files {
+        /** @return the file of that name, or nothing where it is not there */
+        Optional<byte[]> find(String sha256);
+    }
+
+    /** Looks for files there, too, when letters are drawn in them, until what this returns is closed. */
+    public static Finding findIn(Files files) {
+        return FONTS.findIn(files);
+    }
+
+    /** Ends when it is closed. */
+    public interface Finding extends AutoCloseable {
+        @Override
+        void close();
+    }
+
+    /** Checks a file. @throws UnusableTypeface if it cannot be used */
     public static OwnTypeface of(byte[] file, String sha256) throws UnusableTypeface {
-        Font font = FONTS.get(sha256);
-        if (font == null) {
-            font = TypefaceFile.read(file);
-            FONTS.put(sha256, font);
-        }
-        return new OwnTypeface(sha256, font.getFontName());
+        return new OwnTypeface(sha256, FONTS.read(file, sha256).getFontName());
     }
 
     public boolean none() {
         return file.isEmpty();
     }
 
-    /** @return whether its file was brought, or read again since the start */
-    public boolean known() {
-        return FONTS.containsKey(file);
-    }
-
-    /** @return the font at a size of 1 pixel */
-    Font font() {
-        return Optional.ofNullable(FONTS.get(file))
-                .orElseThrow(() -> new IllegalStateException("The typeface " + name + " is not here"));
+    /** @return the font at a size of 1 pixel; nothing where its file is not there */
+    Optional<Font> font() {
+        return none() ? Optional.empty() : FONTS.find(file);
     }
 }

@@ -20,9 +20,6 @@ final class Lettering {
         if (typeface == null || own == null || align == null) {
             throw new OutOfRange(typeface == null ? "typeface" : own == null ? "own" : "align", "must be given");
         }
-        if (!own.none() && !own.known()) {
-            throw new OutOfRange("own", "is a typeface file that is not here. Choose the file again");
-        }
         String missing = FontStack.of(typeface, Typeface.Weight.REGULAR, own).missing(text);
         if (!missing.isEmpty()) {
             throw new OutOfRange("text", "has “" + missing + "”, which no typeface here has a letter for");

@@ -39,6 +39,7 @@ public final class WorkingFile implements Work, Closeable {
     private final WorkZip zip;
     private final DecodeLimits limits;
     private final Set<String> typefaces;
+    private final OwnTypeface.Finding finding;
     private final Reel reel;
     private final Steps past;
     private final Map<String, Size> pictures = new HashMap<>();
@@ -51,21 +52,24 @@ public final class WorkingFile implements Work, Closeable {
      */
     public static WorkingFile open(Path file, DecodeLimits limits) throws IOException {
         WorkZip zip = WorkZip.open(file);
+        // Letters are measured in its typefaces while it is read.
+        OwnTypeface.Finding finding = OwnTypeface.findIn(name -> typefaceIn(zip, name));
         try {
-            return new WorkingFile(zip, limits);
+            return new WorkingFile(zip, limits, finding);
         } catch (IOException | RuntimeException e) {
+            finding.close();
             zip.close();
             throw e;
         }
     }
 
-    private WorkingFile(WorkZip zip, DecodeLimits limits) throws IOException {
+    private WorkingFile(WorkZip zip, DecodeLimits limits, OwnTypeface.Finding finding) throws IOException {
         this.zip = zip;
         this.limits = limits;
-        // Documents name typefaces, which must be known before.
+        this.finding = finding;
         this.typefaces = namesIn(WorkParts.typeface(""));
         for (String name : typefaces) {
-            know(name);
+            check(name);
         }
         this.reel = document(WorkParts.REEL);
         this.past = zip.has(WorkParts.HISTORY) ? new Steps() : null;
@@ -99,12 +103,12 @@ public final class WorkingFile implements Work, Closeable {
 
     @Override
     public byte[] picture(String name) throws IOException {
-        return named(WorkParts.picture(name), name, limits.maxBytes());
+        return named(zip, WorkParts.picture(name), name, limits.maxBytes());
     }
 
     @Override
     public byte[] typeface(String name) throws IOException {
-        return named(WorkParts.typeface(name), name, OwnTypeface.LARGEST_FILE);
+        return named(zip, WorkParts.typeface(name), name, OwnTypeface.LARGEST_FILE);
     }
 
     /** @return a failure to read a picture, with its part named */
@@ -114,6 +118,7 @@ public final class WorkingFile implements Work, Closeable {
 
     @Override
     public void close() throws IOException {
+        finding.close();
         zip.close();
     }
 
@@ -146,7 +151,16 @@ public final class WorkingFile implements Work, Closeable {
         }
     }
 
-    private void know(String typeface) throws IOException {
+    private static Optional<byte[]> typefaceIn(WorkZip zip, String name) {
+        String part = WorkParts.typeface(name);
+        try {
+            return zip.has(part) ? Optional.of(named(zip, part, name, OwnTypeface.LARGEST_FILE)) : Optional.empty();
+        } catch (IOException e) {
+            return Optional.empty();
+        }
+    }
+
+    private void check(String typeface) throws IOException {
         try {
             OwnTypeface.of(typeface(typeface), typeface);
         } catch (UnusableTypeface e) {
@@ -223,7 +237,7 @@ public final class WorkingFile implements Work, Closeable {
                 .collect(Collectors.toUnmodifiableSet());
     }
 
-    private byte[] named(String part, String sha256, long most) throws IOException {
+    private static byte[] named(WorkZip zip, String part, String sha256, long most) throws IOException {
         byte[] file = zip.read(part, most);
         if (!ContentName.of(file).equals(sha256)) {
             throw new UnreadableWork("has a part “" + part + "” that is not what its name says: it was changed");

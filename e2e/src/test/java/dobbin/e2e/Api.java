@@ -49,13 +49,16 @@ final class Api {
         send(HttpRequest.newBuilder(URI.create(address + path)).DELETE());
     }
 
+    JsonNode send(String path, byte[] file) throws IOException {
+        return JsonMapper.shared()
+                .readTree(send(HttpRequest.newBuilder(URI.create(address + path))
+                        .header("Content-Type", "application/octet-stream")
+                        .POST(HttpRequest.BodyPublishers.ofByteArray(file))));
+    }
+
     /** @return the still that the file became */
     JsonNode upload(String name, byte[] file) throws IOException {
-        byte[] answer = send(HttpRequest.newBuilder(
-                        URI.create(address + "/api/pictures?name=" + URLEncoder.encode(name, StandardCharsets.UTF_8)))
-                .header("Content-Type", "application/octet-stream")
-                .POST(HttpRequest.BodyPublishers.ofByteArray(file)));
-        JsonNode told = JsonMapper.shared().readTree(answer);
+        JsonNode told = send("/api/pictures?name=" + URLEncoder.encode(name, StandardCharsets.UTF_8), file);
         if (!told.get("problem").isNull()) {
             throw new Refused(200, told.get("problem").asString());
         }

@@ -4,9 +4,11 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import dobbin.lettering.Typeface;
 import dobbin.server.Postgres;
 import dobbin.skerry.DemoFile;
 import dobbin.skerry.SkerryPoint;
+import java.io.InputStream;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -78,6 +80,35 @@ class TwoDobbinsTest {
                         "seen at the other after %d ms, and back after %d ms%n", seen, millisSince(begun) - seen);
             }
         }
+    }
+
+    /** A process that never saw the file finds it by its name, and draws the same letters. */
+    @Test
+    void aTypefaceThatCameToOneIsUsedByTheOther() throws Exception {
+        Api here = new Api(one.address());
+        Api there = new Api(other.address());
+        byte[] lora;
+        try (InputStream file = Typeface.class.getResourceAsStream("Lora-Regular.ttf")) {
+            lora = file.readAllBytes();
+        }
+        JsonNode own = here.send("/api/typefaces?name=Lora.ttf", lora);
+        String reel = "/api/reels/"
+                + there.post("/api/reels", "{\"name\":\"Last ferry\"}")
+                        .get("id")
+                        .asString();
+        JsonNode frames = there.post(reel + "/edits", """
+                {"base":1,"edit":{"type":"addCard","after":0,"delayMillis":90,"card":{"kind":"card","background":"9cc3e0",
+                 "text":"Ferry","typeface":"POSTER","own":%s,"size":60,"color":"101830","align":"CENTER"}}}""".formatted(own)).get("frames");
+        String picture = reel + "/frames/" + frames.at("/0/drawn").asString() + ".png?width=480";
+        byte[] drawn = there.bytes(picture);
+        assertThat(here.bytes(picture)).isEqualTo(drawn);
+        JsonNode plain = there.post(
+                reel + "/edits",
+                "{\"base\":2,\"edit\":{\"type\":\"changeCard\",\"frames\":[1],\"card\":"
+                        + frames.at("/0/content").toString().replace(own.toString(), "{\"file\":\"\",\"name\":\"\"}")
+                        + "}}");
+        String inPoster = plain.at("/frames/0/drawn").asString();
+        assertThat(there.bytes(reel + "/frames/" + inPoster + ".png?width=480")).isNotEqualTo(drawn);
     }
 
     @Test

@@ -2,10 +2,13 @@ package dobbin.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dobbin.lettering.Typeface;
 import dobbin.reel.Reel;
 import dobbin.server.pictures.PictureLibrary;
 import dobbin.server.reels.Reels;
 import dobbin.server.reels.Shelf;
+import dobbin.server.typefaces.TypefaceStore;
+import java.io.InputStream;
 import java.sql.DatabaseMetaData;
 import java.time.Duration;
 import java.time.Instant;
@@ -146,6 +149,28 @@ class SweepTest {
         sweepOfWhatCameBeforeYesterday();
         assertThat(isHere(second)).isFalse();
         assertThat(isHere(first)).isTrue();
+    }
+
+    @Test
+    void aTypefaceThatNoReelNamesGoes() throws Exception {
+        byte[] lora;
+        try (InputStream file = Typeface.class.getResourceAsStream("Lora-Regular.ttf")) {
+            lora = file.readAllBytes();
+        }
+        TypefaceStore typefaces = server.bean(TypefaceStore.class);
+        JsonNode own = server.post("/api/typefaces?name=Lora.ttf", lora).json();
+        String name = own.get("file").asString();
+        JsonNode reel =
+                server.edit(server.reelOf(0xFF203040), """
+                {"type":"addCard","after":0,"delayMillis":90,"card":{"kind":"card","background":"9cc3e0","text":"Ferry",
+                 "typeface":"PLAIN","own":%s,"size":12,"color":"101830","align":"CENTER"}}""".formatted(own)).json();
+        server.sql("UPDATE typeface SET came = CURRENT_TIMESTAMP - INTERVAL '3' DAY");
+        typefaces.sweep(Instant.now().minus(Duration.ofDays(1)));
+        assertThat(typefaces.known(List.of(name))).containsExactly(name);
+        server.delete("/api/reels/" + id(reel));
+        server.delete("/api/removed/" + id(reel));
+        typefaces.sweep(Instant.now().minus(Duration.ofDays(1)));
+        assertThat(typefaces.known(List.of(name))).isEmpty();
     }
 
     @Test

@@ -14,7 +14,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
 /**
- * How much each person has here, where people have names: the pictures they brought and the deliveries of their reels. A picture that
+ * How much each person has here, where people have names: the pictures and typefaces they brought and the deliveries of their reels. A picture that
  * several brought counts for each of them.
  */
 @Repository
@@ -24,11 +24,17 @@ public class QuotaStore {
 
     private static final String USED = """
             SELECT (SELECT COALESCE(SUM(bytes), 0) FROM brought WHERE person = :person)
+                + (SELECT COALESCE(SUM(bytes), 0) FROM brought_typeface WHERE person = :person)
                 + (SELECT COALESCE(SUM(d.byte_count), 0) FROM delivery d JOIN reel r ON r.id = d.reel WHERE r.owner = :person)""";
     private static final String INSERT = """
             INSERT INTO brought (person, picture, bytes)
-            SELECT CAST(:person AS VARCHAR(40)), CAST(:picture AS CHAR(64)), CAST(:bytes AS BIGINT)
-            WHERE NOT EXISTS (SELECT 1 FROM brought WHERE person = :person AND picture = :picture)""";
+            SELECT CAST(:person AS VARCHAR(40)), CAST(:file AS CHAR(64)), CAST(:bytes AS BIGINT)
+            WHERE NOT EXISTS (SELECT 1 FROM brought WHERE person = :person AND picture = :file)""";
+
+    private static final String INSERT_TYPEFACE = """
+            INSERT INTO brought_typeface (person, typeface, bytes)
+            SELECT CAST(:person AS VARCHAR(40)), CAST(:file AS CHAR(64)), CAST(:bytes AS BIGINT)
+            WHERE NOT EXISTS (SELECT 1 FROM brought_typeface WHERE person = :person AND typeface = :file)""";
 
     private final JdbcClient jdbc;
     private final People people;
@@ -42,15 +48,24 @@ public class QuotaStore {
 
     /** Notes who brought a picture that is kept. */
     public void brought(String picture, long bytes) {
+        note(INSERT, picture, bytes);
+    }
+
+    /** Notes who brought a typeface file that is kept. */
+    public void broughtTypeface(String typeface, long bytes) {
+        note(INSERT_TYPEFACE, typeface, bytes);
+    }
+
+    private void note(String insert, String file, long bytes) {
         person().ifPresent(person -> {
             try {
-                jdbc.sql(INSERT)
+                jdbc.sql(insert)
                         .param("person", person)
-                        .param("picture", picture)
+                        .param("file", file)
                         .param("bytes", bytes)
                         .update();
             } catch (DuplicateKeyException e) {
-                LOG.debug("Picture {} was noted twice at once", picture);
+                LOG.debug("The file {} was noted twice at once", file);
             }
         });
     }

@@ -9,13 +9,11 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import org.springframework.context.annotation.DependsOn;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
-/** The reel and step tables. Words in documents name typeface files, which are known before. */
+/** The reel and step tables. */
 @Repository
-@DependsOn("typefaceStore")
 class ReelStore {
     private static final String SELECT_ONE = """
             SELECT r.id, r.revision, r.step, r.touched, here.serial, here.title AS undo, after.title AS redo

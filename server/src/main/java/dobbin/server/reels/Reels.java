@@ -6,6 +6,7 @@ import dobbin.document.ReelDocument;
 import dobbin.document.UnreadableDocument;
 import dobbin.edit.Edit;
 import dobbin.edit.EditRejected;
+import dobbin.lettering.OwnTypeface;
 import dobbin.reel.PictureRef;
 import dobbin.reel.Reel;
 import dobbin.server.access.Rights;
@@ -14,6 +15,7 @@ import dobbin.server.neighbors.Neighbors;
 import dobbin.server.people.SignedIn;
 import dobbin.server.pictures.PictureInfo;
 import dobbin.server.pictures.PictureLibrary;
+import dobbin.server.typefaces.TypefaceStore;
 import dobbin.server.web.NotFound;
 import dobbin.server.web.Refused;
 import java.time.Duration;
@@ -53,6 +55,7 @@ public class Reels {
     private final Documents documents;
     private final Cards cards;
     private final PictureLibrary pictures;
+    private final TypefaceStore typefaces;
     private final TransactionTemplate transaction;
     private final DataStore data;
     private final Neighbors neighbors;
@@ -63,6 +66,7 @@ public class Reels {
             Documents documents,
             Cards cards,
             PictureLibrary pictures,
+            TypefaceStore typefaces,
             TransactionTemplate transaction,
             DataStore data,
             Neighbors neighbors,
@@ -72,6 +76,7 @@ public class Reels {
         this.documents = documents;
         this.cards = cards;
         this.pictures = pictures;
+        this.typefaces = typefaces;
         this.transaction = transaction;
         this.data = data;
         this.changes = changes;
@@ -176,6 +181,7 @@ public class Reels {
             return true;
         }
         checkPictures(before, after);
+        checkTypefaces(before, after);
         data.needRoom(0);
         Seen seen = Seen.of(after);
         Optional<Edit> earlier = stale ? Optional.empty() : goneOnWith(from, edit);
@@ -330,6 +336,14 @@ public class Reels {
                     || info.height() != ref.size().height()) {
                 throw new EditRejected("picture", "was not uploaded in that size: " + ref.picture());
             }
+        }
+    }
+
+    private void checkTypefaces(Reel before, Reel after) {
+        Set<String> fresh = after.typefaces().stream().map(OwnTypeface::file).collect(Collectors.toSet());
+        before.typefaces().forEach(known -> fresh.remove(known.file()));
+        if (!typefaces.known(fresh).containsAll(fresh)) {
+            throw new EditRejected("own", "is a typeface file that is not here. Choose the file again");
         }
     }
 

@@ -2,9 +2,12 @@ package dobbin.server.typefaces;
 
 import dobbin.lettering.OwnTypeface;
 import dobbin.lettering.UnusableTypeface;
+import dobbin.server.data.Spool;
 import dobbin.server.web.Refused;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -14,18 +17,27 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class TypefaceController {
     private final TypefaceStore store;
+    private final Spool spool;
 
-    TypefaceController(TypefaceStore store) {
+    TypefaceController(TypefaceStore store, Spool spool) {
         this.store = store;
+        this.spool = spool;
     }
 
     /** The body is the file as it is: TTF or OTF. */
     @PostMapping(path = "/api/typefaces", consumes = "application/octet-stream")
     OwnTypeface take(@RequestParam String name, HttpServletRequest request) throws IOException {
+        // To the disk first: one that comes slowly holds no memory.
+        Path spooled = spool.take(request.getInputStream(), OwnTypeface.LARGEST_FILE)
+                .orElseThrow(() -> new Refused(
+                        HttpStatus.CONTENT_TOO_LARGE,
+                        "“" + name + "” is larger than " + OwnTypeface.LARGEST_FILE / 1_000_000 + " MB."));
         try {
-            return store.keep(request.getInputStream().readNBytes(OwnTypeface.LARGEST_FILE + 1));
+            return store.keep(Files.readAllBytes(spooled));
         } catch (UnusableTypeface e) {
             throw new Refused(HttpStatus.UNPROCESSABLE_CONTENT, "“" + name + "” " + e.getMessage() + ".");
+        } finally {
+            Spool.remove(spooled);
         }
     }
 }

@@ -6,6 +6,7 @@ import dobbin.server.data.DataStore;
 import dobbin.server.deliveries.RemovedDeliveries;
 import dobbin.server.pictures.PictureLibrary;
 import dobbin.server.reels.Shelf;
+import dobbin.server.typefaces.TypefaceStore;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -29,6 +30,7 @@ class Upkeep {
     private final DataStore data;
     private final Shelf shelf;
     private final PictureLibrary pictures;
+    private final TypefaceStore typefaces;
     private final RemovedDeliveries deliveries;
     private final Bucket bucket;
     private final Settings settings;
@@ -40,6 +42,7 @@ class Upkeep {
             DataStore data,
             Shelf shelf,
             PictureLibrary pictures,
+            TypefaceStore typefaces,
             RemovedDeliveries deliveries,
             Bucket bucket,
             Settings settings) {
@@ -47,6 +50,7 @@ class Upkeep {
         this.data = data;
         this.shelf = shelf;
         this.pictures = pictures;
+        this.typefaces = typefaces;
         this.deliveries = deliveries;
         this.settings = settings;
     }
@@ -94,6 +98,7 @@ class Upkeep {
             }
             shelf.noteNames();
             int swept = pictures.sweep(came);
+            typefaces.sweep(came);
             if (bucket.isChosen()) {
                 bucket.sweep(PictureLibrary.IN_BUCKET, came, pictures::placesNamed);
                 bucket.sweep(RemovedDeliveries.IN_BUCKET, came, deliveries::placesNamed);
