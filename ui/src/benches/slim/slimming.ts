@@ -5,6 +5,7 @@ import { latest } from '@/api/latest'
 import { limits } from '@/api/limits'
 import type { Delivery, Encoding, FileFacts, Framing, JobView, TrialView } from '@/api/types'
 import { say, sayProblem } from '@/ground/messages'
+import { onlyToLookAt } from '@/reel/access'
 import { useJob } from '@/reel/job'
 import { useReel } from '@/reel/store'
 
@@ -92,6 +93,9 @@ export const useSlimming = defineStore('slimming', () => {
     if (data && store.weight?.file === name) {
       facts.value = data
       factsOf.value = name
+      if (!onlyToLookAt.value) {
+        await api.POST('/api/reels/{id}/files/{file}/trial', { params: { path: { id, file: name } } })
+      }
     }
   }
 

@@ -125,12 +125,12 @@ class SlimmingTest {
     @Test
     void eachSettingThatIsLookedAtIsKeptOnceWithItsPictureAndName() throws Exception {
         JsonNode reel = sunrise();
-        server.get(path(reel) + "/files/" + weighed(reel) + "/facts");
+        server.post(path(reel) + "/files/" + weighed(reel) + "/trial", "");
         JsonNode first = trials(reel, 1).get(0);
         JsonNode few = set(reel, "colors", 8);
         String file = weighed(few);
-        server.get(path(reel) + "/files/" + file + "/facts");
-        server.get(path(reel) + "/files/" + file + "/facts");
+        server.post(path(reel) + "/files/" + file + "/trial", "");
+        server.post(path(reel) + "/files/" + file + "/trial", "");
         JsonNode both = trials(few, 2);
         assertThat(both).hasSize(2);
         assertThat(both.get(0).get("id")).isEqualTo(first.get("id"));
@@ -155,7 +155,7 @@ class SlimmingTest {
     @Test
     void trialsOfTheLoopAsItWasAreToldApart() {
         JsonNode reel = sunrise();
-        server.get(path(reel) + "/files/" + weighed(reel) + "/facts");
+        server.post(path(reel) + "/files/" + weighed(reel) + "/trial", "");
         assertThat(trials(reel, 1).get(0).get("current").asBoolean()).isTrue();
         JsonNode fewer =
                 server.edit(reel, "{\"type\":\"removeFrames\",\"frames\":[2]}").json();
@@ -227,7 +227,7 @@ class SlimmingTest {
     @Test
     void trialsThatAnotherVersionStoredAreLeftAlone() {
         JsonNode reel = sunrise();
-        server.get(path(reel) + "/files/" + weighed(reel) + "/facts");
+        server.post(path(reel) + "/files/" + weighed(reel) + "/trial", "");
         trials(reel, 1);
         assertThat(server.sql("UPDATE trial SET delivery = '{\"shape\":\"of tomorrow\"}'"))
                 .isPositive();
@@ -238,7 +238,7 @@ class SlimmingTest {
     @Test
     void aReelThatIsRemovedForGoodTakesItsTrialsAlong() {
         JsonNode reel = sunrise();
-        server.get(path(reel) + "/files/" + weighed(reel) + "/facts");
+        server.post(path(reel) + "/files/" + weighed(reel) + "/trial", "");
         trials(reel, 1);
         assertThat(server.delete(path(reel)).status()).isEqualTo(204);
         assertThat(server.delete("/api/removed/" + reel.get("id").asString()).status())

@@ -77,17 +77,24 @@ class SlimController {
     /** @param crop the part that holds all there is to see, or the whole canvas where nothing can go */
     record Trimmed(Crop crop) {}
 
-    /** What there is to say of the file as it is set now, once it is made. It is kept as a trial soon after. */
+    /** What there is to say of the file as it is set now, once it is made. */
     @GetMapping("/api/reels/{id}/files/{file}/facts")
     FileFacts facts(@PathVariable String id, @PathVariable String file) {
         OpenReel open = asSet(id, file);
         Encoded encoded = encoded(open.seen());
-        FileFacts facts = jobs.call(() -> FileFacts.of(Slim.file(encoded, open.reel()), encoded));
+        return jobs.call(() -> FileFacts.of(Slim.file(encoded, open.reel()), encoded));
+    }
+
+    /** Keeps the file as it is set now as a trial, soon: {@code tried} tells when it is there. */
+    @PostMapping("/api/reels/{id}/files/{file}/trial")
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    void keep(@PathVariable String id, @PathVariable String file) {
+        OpenReel open = asSet(id, file);
+        Encoded encoded = encoded(open.seen());
         jobs.start(id, "Look at " + open.reel().name(), view -> {}, progress -> {
             slimming.keep(open, encoded);
             return "";
         });
-        return facts;
     }
 
     /** A frame of the file as it is set now, or was a moment ago: as the file shows it, as it was drawn, or where the two differ. */
