@@ -74,8 +74,8 @@ useReelKeys()
   <div class="page">
     <reel-header :benches="benches" />
     <template v-if="store.reel">
-      <p v-if="store.isCut" class="cut" role="status">Not connected to Dobbin’s server. Trying again…</p>
-      <div>
+      <div class="under-header">
+        <p v-if="store.isCut" class="cut" role="status">Not connected. Trying again…</p>
         <looking-only v-if="onlyToLookAt" />
         <rhythm-bar />
       </div>
@@ -115,12 +115,17 @@ useReelKeys()
   }
 }
 
+.under-header {
+  position: relative;
+}
+
 .cut {
-  position: fixed;
+  position: absolute;
   z-index: 10;
-  top: 62px;
+  top: 6px;
   left: 50%;
   margin: 0;
+  white-space: nowrap;
   padding: 6px 16px;
   transform: translateX(-50%);
   border-radius: 99px;

@@ -169,11 +169,11 @@ class KeptWithItsReelTest {
         toTheShelf();
         page.goBack();
         assertThat(sheet.cards()).hasCount(5);
-        assertThat(page.getByText("Not connected to Dobbin’s server.")).isVisible();
+        assertThat(page.getByText("Not connected. Trying again…")).isVisible();
         rename(reel, "Heard of late");
         page.unroute("**/events");
         assertThat(page.getByText("Heard of late")).isVisible();
-        assertThat(page.getByText("Not connected to Dobbin’s server.")).hasCount(0);
+        assertThat(page.getByText("Not connected. Trying again…")).hasCount(0);
         visit.browser().complaints().removeIf(each -> each.contains("502"));
     }
 
