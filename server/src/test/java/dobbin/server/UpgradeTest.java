@@ -4,14 +4,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dobbin.gif.GifReader;
 import dobbin.reel.ContentName;
+import dobbin.server.pictures.PictureLibrary;
+import dobbin.server.reels.Shelf;
 import dobbin.still.DecodeLimits;
 import java.io.IOException;
+import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -35,7 +39,8 @@ class UpgradeTest {
         "5, cbaae9003b3ef9da, 8915, 8915",
         "6, cbaae9003b3ef9da, 8915, 8915",
         "7, cbaae9003b3ef9da, 8915, 8915",
-        "9, 8df2c5bd910f25ae, 9444, 9444"
+        "9, 8df2c5bd910f25ae, 9444, 9444",
+        "10, 765937fdf1b9f3f6, 2911, 2911"
     })
     void opensPlaysAndDelivers(int version, String hash, int bytes, int bytesToday) throws Exception {
         server = new RunningServer().on("/folders/V" + version + ".zip");
@@ -85,6 +90,32 @@ class UpgradeTest {
         assertThat(ContentName.of(delivered(job.get("result").asString()))).startsWith("8df2c5bd910f25ae");
         String reel = server.get("/api/reels").json().at("/reels/0/id").asString();
         assertThat(deliveries("/api/reels/" + reel, "Night \"tide\" \\\\ ebb")).hasSize(1);
+    }
+
+    /** Names are noted with each step since the eleventh; those of earlier reels before anything is swept. */
+    @ParameterizedTest
+    @ValueSource(ints = {7, 10})
+    void nothingThatAnyStepNamesIsSwept(int version) throws Exception {
+        server = new RunningServer().on("/folders/V" + version + ".zip");
+        server.beforeAll(null);
+        server.bean(Shelf.class).noteNames();
+        server.bean(PictureLibrary.class).sweep(Instant.now().plusSeconds(60));
+        String path = "/api/reels/"
+                + server.get("/api/reels").json().at("/reels/0/id").asString();
+        int drawn = 0;
+        for (JsonNode step : server.get(path + "/history").json().get("steps")) {
+            int base = server.get(path).json().get("revision").asInt();
+            JsonNode there = server.post(path + "/step", "{\"base\":" + base + ",\"step\":" + step.get("number") + "}")
+                    .json();
+            for (JsonNode frame : there.get("frames")) {
+                assertThat(server.get(path + "/frames/" + frame.get("drawn").asString() + ".png?width=60")
+                                .status())
+                        .as(step.get("title").asString())
+                        .isEqualTo(200);
+                drawn++;
+            }
+        }
+        assertThat(drawn).isGreaterThan(8);
     }
 
     private List<JsonNode> deliveries(String path, String name) {
