@@ -181,11 +181,12 @@ class SweepTest {
                 .equals("H2");
         String numbers = h2 ? "SYSTEM_RANGE(1, " + MANY + ")" : "generate_series(1, " + MANY + ") AS n(x)";
         String name = "LPAD(CAST(x AS VARCHAR(64)), 64, '0')";
+        // Named first: the application may sweep at any moment.
+        server.sql("INSERT INTO named (reel, name, step) SELECT '" + id(reel) + "', " + name + ", 0 FROM " + numbers
+                + " WHERE MOD(x, 2) = 0");
         server.sql("INSERT INTO picture (id, media_type, width, height, bytes, came) SELECT " + name
                 + ", 'image/png', 1, 1, CAST('x' AS " + (h2 ? "BINARY VARYING" : "BYTEA")
                 + "), CURRENT_TIMESTAMP - INTERVAL '3' DAY FROM " + numbers);
-        server.sql("INSERT INTO named (reel, name, step) SELECT '" + id(reel) + "', " + name + ", 0 FROM " + numbers
-                + " WHERE MOD(x, 2) = 0");
         sweepOfWhatCameBeforeYesterday();
         assertThat(jdbc.queryForObject("SELECT COUNT(*) FROM picture WHERE id LIKE '0000000%'", Integer.class))
                 .isEqualTo(MANY / 2);
