@@ -66,14 +66,25 @@ export function useStream(hear: Record<string, (data: string) => void>, connecte
       saying = window.setTimeout(() => (isCut.value = true), SAID_AFTER)
     }
     const mine = url
-    const mayTry = await probe().then(
-      () => true,
-      // Signing in begins anew; what is refused for good is said once.
-      (failure) => (failure instanceof Problem && failure.kind === 'refused' ? (sayProblem(failure), false) : !signedOut.value),
-    )
+    const mayTry = await mayTryAgain()
     if (mayTry && url === mine && stream === broken && !document.hidden) {
       again = window.setTimeout(open, pause)
       pause = Math.min(LONGEST_PAUSE, 2 * pause)
+    }
+  }
+
+  /** Signing in opens it anew; what is refused for good, as a reel that was removed, is said once. */
+  async function mayTryAgain(): Promise<boolean> {
+    try {
+      await probe()
+      return true
+    } catch (failure) {
+      if (failure instanceof Problem && failure.kind === 'refused') {
+        heal()
+        sayProblem(failure)
+        return false
+      }
+      return !signedOut.value
     }
   }
 

@@ -68,8 +68,8 @@ public record Homography(
                 (xx * yy - xy * yx) / d);
     }
 
-    /** @return the same placement with a divisor of 1 at the origin, which must not lie behind the camera */
-    public Homography dividedByOneAtTheOrigin() {
+    /** @return the same placement, whose divisor is 1 at the origin; that must not lie behind the camera */
+    public Homography normalized() {
         return new Homography(xx / w, xy / w, yx / w, yy / w, dx / w, dy / w, wx / w, wy / w, 1);
     }
 

@@ -68,7 +68,7 @@ public record Aligned(
                 .then(place)
                 .then(near.inverse())
                 .then(Affine.shift(-middleX, -middleY))
-                .dividedByOneAtTheOrigin();
+                .normalized();
         double root = near.across() / scale;
         double lean = (near.xx() * near.xy() + near.yx() * near.yy()) / (near.across() * scale);
         return new Perspective(fine(bent.wx() * middleX), fine(bent.wy() * middleY), fine(root * root), fine(lean));

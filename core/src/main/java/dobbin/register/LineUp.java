@@ -105,7 +105,7 @@ public final class LineUp {
         double sure = Math.max(0, Likeness.of(edges.get(looked), area, stillEdges.get(looked), there));
         return sure < SURE_ENOUGH
                 ? Alignment.asItWas(sure)
-                : new Alignment(timesAsLarge(pixels, found.inverse().dividedByOneAtTheOrigin()), sure, true);
+                : new Alignment(timesAsLarge(pixels, found.inverse().normalized()), sure, true);
     }
 
     /** @return the same on pictures so many times as large */
