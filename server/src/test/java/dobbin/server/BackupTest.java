@@ -12,6 +12,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
+import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.atomic.AtomicBoolean;
@@ -132,6 +133,22 @@ class BackupTest {
         assertThatThrownBy(() -> restore(file, elsewhere))
                 .isInstanceOf(IOException.class)
                 .hasMessage(file + " is no backup, or is damaged. Nothing was changed.");
+        assertThat(names(elsewhere)).containsExactly("Of its own");
+    }
+
+    @Test
+    void aCopyThatWasCutOffChangesNothing() throws Exception {
+        server.reelOf(0xFF667788);
+        Path file = folder.resolve("copy.zip");
+        backup(file);
+        byte[] whole = Files.readAllBytes(file);
+        Path elsewhere = folder.resolve("elsewhere");
+        in(elsewhere, it -> it.getBean(Reels.class).create(Reel.empty("Of its own")));
+        for (int length : new int[] {whole.length / 2, whole.length - 3_000}) {
+            Files.write(file, Arrays.copyOf(whole, length));
+            assertThatThrownBy(() -> restore(file, elsewhere))
+                    .hasMessage(file + " is no backup, or is damaged. Nothing was changed.");
+        }
         assertThat(names(elsewhere)).containsExactly("Of its own");
     }
 

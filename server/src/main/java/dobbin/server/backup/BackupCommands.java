@@ -2,6 +2,7 @@ package dobbin.server.backup;
 
 import dobbin.server.data.DataFolder;
 import dobbin.server.people.People;
+import java.io.EOFException;
 import java.io.IOException;
 import java.io.InputStream;
 import java.net.URI;
@@ -16,6 +17,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.zip.ZipException;
 import org.springframework.util.FileSystemUtils;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
@@ -107,7 +109,8 @@ public final class BackupCommands {
             put(scratch.resolve(People.FILE), folder, before + "." + People.FILE);
             return folder + " holds " + found.sentence() + "."
                     + (kept ? " What was there is in " + before + ".mv.db." : "");
-        } catch (java.util.zip.ZipException e) {
+        } catch (ZipException | EOFException e) {
+            // The latter where it was cut off.
             throw new IOException(file + " is no backup, or is damaged. Nothing was changed.", e);
         } finally {
             FileSystemUtils.deleteRecursively(scratch);
