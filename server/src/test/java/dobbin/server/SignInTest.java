@@ -68,6 +68,23 @@ class SignInTest {
         return cookie(signIn(PASSWORD)).orElseThrow().replaceAll(";.*", "");
     }
 
+    /** A page of the same host that came without TLS is another site to one that came with it. */
+    @Test
+    void theSchemeOfAnOriginCounts() {
+        String host = "127.0.0.1:" + behindAProxy.address("/").getPort();
+        for (String origin : List.of("http://" + host, "https://" + host)) {
+            Answer answer = behindAProxy.send(HttpRequest.newBuilder(behindAProxy.address("/api/session"))
+                    .header("Content-Type", "application/json")
+                    .header("X-Forwarded-Proto", "https")
+                    .header(
+                            "X-Forwarded-Port",
+                            String.valueOf(behindAProxy.address("/").getPort()))
+                    .header("Origin", origin)
+                    .POST(HttpRequest.BodyPublishers.ofString("{\"name\":\"\",\"password\":\"" + PASSWORD + "\"}")));
+            assertThat(answer.status()).as(origin).isEqualTo(origin.startsWith("https") ? 204 : 403);
+        }
+    }
+
     @Test
     void anythingOfTheDataIsRefusedWithoutThePassword() {
         for (String path :

@@ -70,7 +70,10 @@ class Gatekeeper extends OncePerRequestFilter {
             return false;
         }
         try {
-            return !Objects.equals(request.getHeader("Host"), URI.create(origin).getAuthority());
+            URI from = URI.create(origin);
+            // A page that came without TLS may have been changed on its way, whatever its host.
+            boolean isLessSecure = request.isSecure() && !"https".equals(from.getScheme());
+            return isLessSecure || !Objects.equals(request.getHeader("Host"), from.getAuthority());
         } catch (IllegalArgumentException e) {
             return true;
         }
