@@ -72,14 +72,13 @@ class FormsTest {
                 .get("stills")
                 .get(0);
         JsonNode reel = server.post("/api/reels", "{\"name\":\"Fog\"}").json();
-        String stills = String.join(",", Collections.nCopies(8, still.toString()));
+        String stills = String.join(",", Collections.nCopies(20, still.toString()));
         reel = server.edit(reel, "{\"type\":\"addStills\",\"after\":0,\"stills\":[" + stills + "],\"gathering\":\"\"}")
                 .json();
         Path incoming = server.data().resolve("incoming");
         String body = "{\"name\":\"Fog\",\"frames\":[],\"sheet\":{\"columns\":0,\"padding\":0}}";
         URI address = server.address("/api/reels/" + reel.get("id").asString() + "/forms/stills");
         try (Socket socket = new Socket("127.0.0.1", address.getPort())) {
-            socket.setReceiveBufferSize(8_192);
             socket.getOutputStream()
                     .write(("POST " + address.getPath()
                                     + " HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Type: application/json\r\n"
@@ -87,7 +86,7 @@ class FormsTest {
                             .getBytes(StandardCharsets.US_ASCII));
             assertThat(socket.getInputStream().readNBytes(12)).asString().isEqualTo("HTTP/1.1 200");
             assertThat(incoming).isNotEmptyDirectory();
-            assertThat(socket.getInputStream().readAllBytes().length).isGreaterThan(8_000_000);
+            assertThat(socket.getInputStream().readAllBytes().length).isGreaterThan(10_000_000);
         }
         long deadline = System.nanoTime() + TimeUnit.SECONDS.toNanos(20);
         while (Files.list(incoming).count() > 0 && System.nanoTime() < deadline) {
