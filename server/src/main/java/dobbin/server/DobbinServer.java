@@ -5,8 +5,8 @@ import dobbin.server.backup.MoveCommand;
 import dobbin.server.data.DataFolder;
 import dobbin.server.data.DataStore;
 import dobbin.server.entry.Password;
+import dobbin.server.local.PeopleCommands;
 import dobbin.server.people.People;
-import dobbin.server.people.PeopleCommands;
 import dobbin.server.web.Refused;
 import java.io.IOException;
 import java.net.BindException;
@@ -33,24 +33,13 @@ public class DobbinServer {
     private static final Logger LOG = LoggerFactory.getLogger(DobbinServer.class);
     private static final int CANNOT_START = 1;
 
-    /** A reason not to start, for the person who starts it. */
-    private static final class CannotStart extends RuntimeException {
-        CannotStart(String message) {
-            super(message);
-        }
-
-        static void because(String problem) {
-            throw new CannotStart(problem);
-        }
-    }
-
     public static void main(String[] args) {
         Optional<Command> command = command(args);
         if (command.isPresent()) {
             System.exit(run(command.get(), args));
         }
         try {
-            Password.problemWith(args).ifPresent(CannotStart::because);
+            Password.problemWith(args).ifPresent(DobbinServer::refuse);
             start(args);
         } catch (SpringApplication.AbandonedRunException e) {
             // Thrown to end a run on purpose, as at build time.
@@ -59,6 +48,10 @@ public class DobbinServer {
             System.err.println(sentence(e));
             System.exit(CANNOT_START);
         }
+    }
+
+    private static void refuse(String problem) {
+        throw new CannotStart(problem);
     }
 
     /** Something to do other than serve. */
@@ -96,10 +89,10 @@ public class DobbinServer {
         SpringApplication application = new SpringApplication(DobbinServer.class);
         application.addListeners((ApplicationListener<ApplicationEnvironmentPreparedEvent>) event -> {
             var settings = event.getEnvironment();
-            Password.problemWith(settings).ifPresent(CannotStart::because);
+            Password.problemWith(settings).ifPresent(DobbinServer::refuse);
             Path folder = Path.of(settings.getRequiredProperty("dobbin.data-folder"));
-            People.problemWith(People.folder(settings)).ifPresent(CannotStart::because);
-            DataFolder.problemWith(folder).ifPresent(CannotStart::because);
+            People.problemWith(settings).ifPresent(DobbinServer::refuse);
+            DataFolder.problemWith(folder).ifPresent(DobbinServer::refuse);
         });
         return application.run(args);
     }

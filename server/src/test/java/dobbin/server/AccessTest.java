@@ -1,10 +1,11 @@
 package dobbin.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dobbin.server.RunningServer.Answer;
+import dobbin.server.local.PeopleCommands;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -13,6 +14,7 @@ import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 import tools.jackson.databind.JsonNode;
@@ -103,6 +105,7 @@ class AccessTest {
             "/api/palettes/strip",
             "/api/palettes/text",
             "/api/palettes/{palette}",
+            "/api/people",
             "/api/pictures",
             "/api/reels",
             "/api/reels/empty",
@@ -281,26 +284,27 @@ class AccessTest {
     }
 
     @Test
-    void onesPasswordIsChangedByWhoKnowsItAndEndsTheOtherSessions() throws IOException {
-        String before = Files.readString(server.data().resolve("people"));
-        try {
-            assertThat(changed("the lamp of Mara", "three gulls on a rock").detail())
-                    .isEqualTo("That is not your password now.");
-            assertThat(changed("the lamp of Ebbe", "password1").detail())
-                    .isEqualTo("This password is among the first that are guessed. Take some words that do not belong"
-                            + " together.");
-            Guest elsewhere = Guest.of(server, "Ebbe");
-            Answer changed = changed("the lamp of Ebbe", "three gulls on a rock");
-            assertThat(changed.status()).isEqualTo(204);
-            assertThat(elsewhere.get("/api/reels").status()).isEqualTo(401);
-            assertThat(Guest.signingIn(server, "Ebbe", "the lamp of Ebbe").status())
-                    .isEqualTo(403);
-            assertThat(Guest.signingIn(server, "Ebbe", "three gulls on a rock").status())
-                    .isEqualTo(204);
-            assertThat(Files.readString(server.data().resolve("people"))).doesNotContain("gulls");
-        } finally {
-            Files.writeString(server.data().resolve("people"), before);
-        }
+    void onesPasswordIsChangedByWhoKnowsItAndEndsTheOtherSessions() {
+        assertThat(changed("the lamp of Mara", "three gulls on a rock").detail())
+                .isEqualTo("That is not your password now.");
+        assertThat(changed("the lamp of Ebbe", "password1").detail())
+                .isEqualTo("This password is among the first that are guessed. Take some words that do not belong"
+                        + " together.");
+        Guest elsewhere = Guest.of(server, "Ebbe");
+        Answer changed = changed("the lamp of Ebbe", "three gulls on a rock");
+        assertThat(changed.status()).isEqualTo(204);
+        assertThat(elsewhere.get("/api/reels").status()).isEqualTo(401);
+        assertThat(Guest.signingIn(server, "Ebbe", "the lamp of Ebbe").status()).isEqualTo(403);
+        assertThat(Guest.signingIn(server, "Ebbe", "three gulls on a rock").status())
+                .isEqualTo(204);
+        assertThat(hash("Ebbe")).startsWith("{bcrypt}").doesNotContain("gulls");
+        assertThat(server.sql("UPDATE users SET password = '{noop}the lamp of Ebbe' WHERE username = 'Ebbe'"))
+                .isEqualTo(1);
+    }
+
+    private static String hash(String name) {
+        return server.bean(JdbcTemplate.class)
+                .queryForObject("SELECT password FROM users WHERE username = ?", String.class, name);
     }
 
     private Answer changed(String before, String password) {
@@ -309,20 +313,58 @@ class AccessTest {
     }
 
     @Test
-    void whoeverIsTakenOutOfTheFileOrGetsAnotherPasswordIsOutAtOnce() throws IOException {
-        var file = server.data().resolve("people");
-        String before = Files.readString(file);
-        try {
-            Files.writeString(file, before.replace("the lamp of Ines", "another lamp"));
-            assertThat(ines.get("/api/reels").status()).isEqualTo(401);
-            assertThat(Guest.signingIn(server, "Ines", "another lamp").status()).isEqualTo(204);
-            Files.delete(file);
-            assertThat(mara.get("/api/reels").status())
-                    .as("no file opens no door")
-                    .isEqualTo(401);
-            assertThat(server.get("/api/reels").status()).isEqualTo(401);
-        } finally {
-            Files.writeString(file, before);
+    void whoeverIsRemovedOrGetsAnotherPasswordIsOutAtOnce() throws IOException {
+        server.sql("UPDATE users SET password = '{noop}another lamp' WHERE username = 'Ines'");
+        assertThat(ines.get("/api/reels").status()).isEqualTo(401);
+        Guest again = Guest.signedIn(server, "Ines", "another lamp");
+        assertThat(again.get("/api/reels").status()).isEqualTo(200);
+        user("remove", "Ines");
+        assertThat(again.get("/api/reels").status()).isEqualTo(401);
+        server.sql("INSERT INTO users (username, password, enabled) VALUES ('Ines', '{noop}the lamp of Ines', TRUE)");
+        server.sql("INSERT INTO authorities (username, authority) VALUES ('Ines', 'PERSON')");
+        assertThat(ines.get("/api/reels").status()).isEqualTo(200);
+    }
+
+    private static String user(String action, String name) throws IOException {
+        return PeopleCommands.run("user", action, server.data().toString(), name);
+    }
+
+    @Test
+    void commandsReachTheInstanceThatRuns() throws IOException {
+        assertThat(PeopleCommands.run("user", "list", server.data().toString())).isEqualTo("Ebbe\nInes\nMara");
+        assertThatThrownBy(() -> user("add", "Mara"))
+                .hasMessage("Mara is there already. ./dobbin user password changes the password.");
+        assertThatThrownBy(() -> user("password", "Piet"))
+                .hasMessage("Nobody is called “Piet”. ./dobbin user list tells who there is.");
+        assertThatThrownBy(() -> user("add", "<Piet>")).hasMessageStartingWith("A name has 1 to 40 letters");
+        assertThatThrownBy(() -> user("sack", "Mara"))
+                .hasMessage("Say add, password, remove, clear or list, and not sack.");
+        assertThat(server.post("/api/people", "{\"action\":\"CLEAR\",\"name\":\"\",\"hash\":\"\"}")
+                        .status())
+                .as("without the token")
+                .isEqualTo(404);
+    }
+
+    /** The file that earlier versions kept them in, which this server began with. */
+    @Test
+    void theFileOfPeopleIsTakenOver() {
+        assertThat(server.data().resolve("people")).doesNotExist();
+        assertThat(server.data().resolve("people.taken-over")).content().startsWith("Mara:{noop}");
+    }
+
+    @Test
+    void withoutAnybodyNoDoorOpensUntilTheNextStart() throws IOException {
+        List<Map<String, Object>> users = server.bean(JdbcTemplate.class).queryForList("SELECT * FROM users");
+        user("remove", "Ines");
+        user("remove", "Ebbe");
+        assertThatThrownBy(() -> user("remove", "Mara")).hasMessageStartingWith("Mara is the only one with a name.");
+        PeopleCommands.run("user", "clear", server.data().toString());
+        assertThat(server.get("/api/reels").status()).isEqualTo(401);
+        assertThat(mara.get("/api/reels").status()).isEqualTo(401);
+        for (Map<String, Object> user : users) {
+            JdbcTemplate jdbc = server.bean(JdbcTemplate.class);
+            jdbc.update("INSERT INTO users VALUES (?, ?, TRUE)", user.get("username"), user.get("password"));
+            jdbc.update("INSERT INTO authorities VALUES (?, 'PERSON')", user.get("username"));
         }
         assertThat(mara.get("/api/reels").status()).isEqualTo(200);
     }

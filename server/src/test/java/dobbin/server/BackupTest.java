@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dobbin.reel.Reel;
 import dobbin.server.backup.BackupCommands;
+import dobbin.server.people.People;
 import dobbin.server.reels.Reels;
 import dobbin.server.reels.Shelf;
 import dobbin.server.reels.Shelved;
@@ -94,7 +95,7 @@ class BackupTest {
             Path file = folder.resolve("copy.zip");
             assertThatThrownBy(() -> BackupCommands.run(
                             "backup", file.toString(), elsewhere.data().toString()))
-                    .hasMessage("The running Dobbin made no copy. Copies of a database on a server are made with that"
+                    .hasMessage("Copies of a database on a server are made with that"
                             + " server's own tools, such as pg_dump.");
             assertThat(file).doesNotExist();
         } finally {
@@ -162,11 +163,28 @@ class BackupTest {
         assertThatThrownBy(() -> restore(file, data())).hasMessageContaining("is open in another Dobbin");
     }
 
+    private static List<String> people(Path folder) {
+        return in(folder, it -> it.getBean(People.class).names());
+    }
+
     @Test
-    void theFileOfPeopleComesAlong() throws Exception {
+    void peopleComeAlong() throws Exception {
         Path from = Files.createDirectories(folder.resolve("from"));
         Files.writeString(from.resolve("people"), "Mara:{noop}the lamp of Mara\n");
+        assertThat(people(from)).containsExactly("Mara");
+        Path file = folder.resolve("copy.zip");
+        BackupCommands.run("backup", file.toString(), from.toString());
+        Path into = Files.createDirectories(folder.resolve("into"));
+        restore(file, into);
+        assertThat(people(into)).containsExactly("Mara");
+    }
+
+    /** As the data folder of an earlier version, which was never started with this one. */
+    @Test
+    void theFileOfPeopleOfAnEarlierVersionComesAlong() throws Exception {
+        Path from = Files.createDirectories(folder.resolve("from"));
         in(from, it -> it.getBean(Reels.class).create(Reel.empty("Tide")));
+        Files.writeString(from.resolve("people"), "Mara:{noop}the lamp of Mara\n");
         Path file = folder.resolve("copy.zip");
         BackupCommands.run("backup", file.toString(), from.toString());
         Path into = Files.createDirectories(folder.resolve("into"));
@@ -180,5 +198,6 @@ class BackupTest {
                     .singleElement()
                     .satisfies(each -> assertThat(each).hasContent("Ebbe:{noop}the lamp of Ebbe\n"));
         }
+        assertThat(people(into)).containsExactly("Mara");
     }
 }

@@ -13,7 +13,11 @@ record Guest(RunningServer server, String cookie) {
     }
 
     static Guest of(RunningServer server, String name) {
-        Answer answer = signingIn(server, name, RunningServer.passwordOf(name));
+        return signedIn(server, name, RunningServer.passwordOf(name));
+    }
+
+    static Guest signedIn(RunningServer server, String name, String password) {
+        Answer answer = signingIn(server, name, password);
         assertThat(answer.status()).as(name).isEqualTo(204);
         String cookie = answer.response().headers().firstValue("Set-Cookie").orElseThrow();
         return new Guest(server, cookie.replaceAll(";.*", ""));

@@ -14,14 +14,15 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Jobs that were asked for and not done, since their Dobbin was killed, or that another Dobbin does. */
+/** Jobs that were asked for and not done, since their instance was killed, or that another instance does. */
 class OrdersTest {
-    private static final String LEFT = "CURRENT_TIMESTAMP - INTERVAL '1' SECOND";
-    private static final String HELD_A_MOMENT = "CURRENT_TIMESTAMP + INTERVAL '2' SECOND";
-    private static final String HELD = "CURRENT_TIMESTAMP + INTERVAL '60' SECOND";
+    private static final String LONG_AGO = "CURRENT_TIMESTAMP - INTERVAL '60' SECOND";
+    private static final String NOW = "CURRENT_TIMESTAMP";
+    private static final String HOUR_FROM_NOW = "CURRENT_TIMESTAMP + INTERVAL '1' HOUR";
 
     @RegisterExtension
     private static final RunningServer server = new RunningServer();
@@ -33,30 +34,41 @@ class OrdersTest {
         reel = server.reelOf(0xFF101830, 0xFFE06848).get("id").asString();
     }
 
-    /** As a Dobbin leaves it that is killed. */
-    private String left(String kind, String request, int tries, String heldUntil) {
+    /**
+     * As another instance has it, or left it.
+     *
+     * @param crashes how many instances ended in the middle of it before that one
+     * @param heartbeat when that one was last heard of
+     */
+    private String picked(String kind, String request, int crashes, String heartbeat) {
         String id = UUID.randomUUID().toString();
-        server.bean(JdbcTemplate.class)
-                .update(
-                        "INSERT INTO job (id, reel, kind, title, request, tries, alone, held_until)"
-                                + " VALUES (?, ?, ?, 'Tide', ?, ?, ?, " + heldUntil + ")",
-                        id,
-                        reel,
-                        kind,
-                        request,
-                        tries,
-                        kind.equals("search") ? kind + " " + reel : null);
+        JdbcTemplate jdbc = server.bean(JdbcTemplate.class);
+        server.bean(TransactionTemplate.class).executeWithoutResult(status -> {
+            jdbc.update(
+                    "INSERT INTO job (id, reel, kind, title, request, alone) VALUES (?, ?, ?, 'Tide', ?, ?)",
+                    id,
+                    reel,
+                    kind,
+                    request,
+                    kind.equals("search") ? kind + " " + reel : null);
+            jdbc.update(
+                    "INSERT INTO scheduled_tasks (task_name, task_instance, execution_time, picked, picked_by,"
+                            + " consecutive_failures, last_heartbeat, version)"
+                            + " VALUES ('job', ?, CURRENT_TIMESTAMP, TRUE, 'another', ?, " + heartbeat + ", 2)",
+                    id,
+                    crashes);
+        });
         return id;
     }
 
-    private String delivery(int tries, String heldUntil) {
+    private String delivery(int crashes, String heartbeat) {
         byte[] document = ReelDocument.write(server.bean(Reels.class).open(reel).reel());
         String text = new String(document, StandardCharsets.UTF_8);
-        return left(
+        return picked(
                 "delivery",
                 JsonMapper.shared().writeValueAsString(Map.of("name", "Tide", "document", text)),
-                tries,
-                heldUntil);
+                crashes,
+                heartbeat);
     }
 
     private static JsonNode ended(String id) {
@@ -69,8 +81,8 @@ class OrdersTest {
     }
 
     @Test
-    void aDeliveryThatNobodyHoldsIsMadeOfTheReelAsItWas() {
-        String id = delivery(1, LEFT);
+    void aDeliveryWhoseInstanceIsGoneIsMadeOfTheReelAsItWas() {
+        String id = delivery(0, LONG_AGO);
         server.edit(
                 server.get("/api/reels/" + reel).json(),
                 "{\"type\":\"setDelay\",\"frames\":[1,2],\"delayMillis\":500}");
@@ -98,8 +110,8 @@ class OrdersTest {
     }
 
     @Test
-    void aSearchThatNobodyHoldsIsGoneOnWith() {
-        String id = left("search", "{\"fits\":true,\"mayNarrow\":false,\"mayThin\":false}", 1, HELD_A_MOMENT);
+    void aSearchWhoseInstanceIsGoneIsGoneOnWith() {
+        String id = picked("search", "{\"fits\":true,\"mayNarrow\":false,\"mayThin\":false}", 0, NOW);
         assertThat(server.get("/api/reels/" + reel + "/searches")
                         .json()
                         .at("/0/job/id")
@@ -112,8 +124,8 @@ class OrdersTest {
     }
 
     @Test
-    void thereIsOneSearchOfAReelAtATimeAlsoWhereAnotherDobbinHasIt() {
-        String id = left("search", "{\"fits\":false,\"mayNarrow\":false,\"mayThin\":false}", 1, HELD);
+    void thereIsOneSearchOfAReelAtATimeAlsoWhereAnotherInstanceDoesIt() {
+        String id = picked("search", "{\"fits\":false,\"mayNarrow\":false,\"mayThin\":false}", 0, HOUR_FROM_NOW);
         assertThat(server.post("/api/reels/" + reel + "/explorations", "")
                         .json()
                         .get("id")
@@ -130,19 +142,19 @@ class OrdersTest {
     }
 
     @Test
-    void liningUpThatNobodyHoldsIsDoneInOneStep() {
-        String id = left(
+    void liningUpWhoseInstanceIsGoneIsDoneInOneStep() {
+        String id = picked(
                 "line-up",
                 "{\"frames\":[1,2],\"to\":1,\"edges\":\"LEAVE\",\"area\":{\"x\":0,\"y\":0,\"width\":0,\"height\":0},\"motion\":\"SIMILARITY\"}",
-                1,
-                LEFT);
+                0,
+                LONG_AGO);
         JsonNode job = ended(id);
         assertThat(job.get("result").asString()).contains("frame 1");
     }
 
     @Test
-    void whatAnotherHoldsIsLeftAloneAndCanBeStopped() {
-        String id = delivery(1, HELD);
+    void whatAnotherDoesIsLeftAloneAndCanBeStopped() {
+        String id = delivery(0, HOUR_FROM_NOW);
         assertThat(server.get("/api/jobs/" + id).json().get("state").asString()).isEqualTo("RUNNING");
         server.delete("/api/jobs/" + id);
         assertThat(server.get("/api/jobs/" + id).json().get("state").asString()).isEqualTo("CANCELLED");
@@ -150,8 +162,8 @@ class OrdersTest {
     }
 
     @Test
-    void whatEndedItsDobbinThreeTimesIsGivenUpAndSaysSo() {
-        JsonNode job = ended(delivery(3, LEFT));
+    void whatCrashedThreeInstancesIsGivenUpAndSaysSo() {
+        JsonNode job = ended(delivery(2, LONG_AGO));
         assertThat(job.get("state").asString()).isEqualTo("FAILED");
         assertThat(job.get("problem").asString())
                 .isEqualTo("It was begun 3 times, and each time Dobbin ended before it did.");
@@ -160,8 +172,17 @@ class OrdersTest {
 
     @Test
     void whatAnotherVersionAskedForIsNotGuessedAt() {
-        JsonNode job = ended(left("search", "{\"everything\":true}", 1, LEFT));
+        JsonNode job = ended(picked("search", "{\"everything\":true}", 0, LONG_AGO));
         assertThat(job.get("problem").asString())
                 .isEqualTo("It was asked for in another version of Dobbin. Ask for it again.");
+    }
+
+    /** As a job of an earlier version, or one that was carried over to another database. */
+    @Test
+    void aJobThatCameWithoutItsTaskIsDoneAfterTheNextStart() {
+        String id = delivery(0, HOUR_FROM_NOW);
+        server.sql("DELETE FROM scheduled_tasks WHERE task_instance = '" + id + "'");
+        server.restart();
+        assertThat(ended(id).get("state").asString()).isEqualTo("DONE");
     }
 }

@@ -3,7 +3,7 @@ package dobbin.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dobbin.server.jobs.EventHub;
-import dobbin.server.people.PeopleCommands;
+import dobbin.server.local.PeopleCommands;
 import java.io.IOException;
 import java.io.InputStream;
 import java.net.http.HttpClient;

@@ -40,7 +40,8 @@ class UpgradeTest {
         "6, cbaae9003b3ef9da, 8915, 8915",
         "7, cbaae9003b3ef9da, 8915, 8915",
         "9, 8df2c5bd910f25ae, 9444, 9444",
-        "10, 765937fdf1b9f3f6, 2911, 2911"
+        "10, 765937fdf1b9f3f6, 2911, 2911",
+        "11, 765937fdf1b9f3f6, 2911, 2911"
     })
     void opensPlaysAndDelivers(int version, String hash, int bytes, int bytesToday) throws Exception {
         server = new RunningServer().on("/folders/V" + version + ".zip");

@@ -1,14 +1,11 @@
 package dobbin.server.backup;
 
 import dobbin.server.data.DataFolder;
+import dobbin.server.local.Running;
 import dobbin.server.people.People;
 import java.io.EOFException;
 import java.io.IOException;
 import java.io.InputStream;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
@@ -19,8 +16,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.zip.ZipException;
 import org.springframework.util.FileSystemUtils;
-import tools.jackson.core.JacksonException;
-import tools.jackson.databind.json.JsonMapper;
 
 /** {@code backup FILE DATA-FOLDER} and {@code restore FILE DATA-FOLDER}: copies of all there is. */
 public final class BackupCommands {
@@ -55,39 +50,14 @@ public final class BackupCommands {
     /** Whoever has the data file open makes the copy; where nobody has, it is made here. */
     private static void copy(Path folder, Path part) throws IOException {
         Optional<Running> running = Running.read(folder);
-        if (running.isPresent() && fetched(running.get(), part)) {
+        Optional<InputStream> copy =
+                running.isPresent() ? running.get().ask(BackupController.PATH, "") : Optional.empty();
+        if (copy.isEmpty()) {
+            BackupStore.write(folder, part);
             return;
         }
-        BackupStore.write(folder, part);
-    }
-
-    /** @return false where nobody answers: that Dobbin was killed */
-    private static boolean fetched(Running running, Path part) throws IOException {
-        String address = running.address().contains(":") ? "[" + running.address() + "]" : running.address();
-        String host = address.equals("0.0.0.0") || address.equals("[::]") ? "127.0.0.1" : address;
-        HttpRequest request = HttpRequest.newBuilder(
-                        URI.create("http://" + host + ":" + running.port() + "/api/backup"))
-                .header(BackupController.TOKEN, running.token())
-                .POST(HttpRequest.BodyPublishers.noBody())
-                .build();
-        try {
-            HttpResponse<InputStream> answer =
-                    HttpClient.newHttpClient().send(request, HttpResponse.BodyHandlers.ofInputStream());
-            try (InputStream in = answer.body()) {
-                if (answer.statusCode() != 200) {
-                    String why = JsonMapper.shared().readTree(in).path("detail").asString("");
-                    throw new IOException("The running Dobbin made no copy. " + why);
-                }
-                Files.copy(in, part, StandardCopyOption.REPLACE_EXISTING);
-                return true;
-            }
-        } catch (java.net.ConnectException e) {
-            return false;
-        } catch (JacksonException e) {
-            throw new IOException("What answers at the address of the running Dobbin is none.", e);
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            throw new IOException("Stopped.", e);
+        try (InputStream in = copy.get()) {
+            Files.copy(in, part, StandardCopyOption.REPLACE_EXISTING);
         }
     }
 

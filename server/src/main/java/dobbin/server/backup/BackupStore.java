@@ -81,7 +81,7 @@ final class BackupStore {
                     found = true;
                 } else if (entry.getName().equals(People.FILE)) {
                     Files.copy(in, folder.resolve(People.FILE));
-                    People.onlyForTheOwner(folder.resolve(People.FILE));
+                    DataFolder.onlyForTheOwner(folder.resolve(People.FILE));
                 }
             }
         }

@@ -2,20 +2,20 @@ package dobbin.server.backup;
 
 import dobbin.server.Settings;
 import dobbin.server.data.DataStore;
+import dobbin.server.schedule.Schedule;
 import dobbin.server.web.Refused;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
-import java.util.concurrent.TimeUnit;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessException;
-import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 
 /** A copy a day into a folder, where one was named; so many are kept. One that fails is tried again an hour later. */
@@ -28,16 +28,12 @@ class DailyCopies {
     private final String folder;
     private final int kept;
 
-    DailyCopies(DataStore data, Settings settings) {
+    DailyCopies(DataStore data, Settings settings, Schedule schedule) {
         this.data = data;
         this.folder = settings.copiesFolder();
         this.kept = settings.copiesKept();
-    }
-
-    @Scheduled(fixedDelay = 60, initialDelay = 1, timeUnit = TimeUnit.MINUTES)
-    void hourly() {
         if (!folder.isEmpty()) {
-            copy(LocalDate.now());
+            schedule.every("daily copy", Duration.ofMinutes(1), Duration.ofHours(1), () -> copy(LocalDate.now()));
         }
     }
 

@@ -1,6 +1,7 @@
 package dobbin.server.backup;
 
 import dobbin.server.data.DataStore;
+import dobbin.server.data.Migrations;
 import java.io.IOException;
 import java.math.BigInteger;
 import java.nio.file.Path;
@@ -20,7 +21,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Consumer;
-import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.FlywayException;
 
 /**
@@ -28,13 +28,14 @@ import org.flywaydb.core.api.FlywayException;
  * and columns there are is asked of the databases, so that none is forgotten.
  */
 final class MoveStore {
-    /** What belongs to each database by itself, who has signed in or was wrong, and what Dobbins told one another. */
+    /** What belongs to each database by itself, who has signed in or was wrong, what recurs, and what instances told one another. */
     private static final Set<String> STAYS = Set.of(
             "flyway_schema_history",
             "bucket_folder",
             "browser_session",
             "browser_session_attributes",
             "wrong_password",
+            "scheduled_tasks",
             "told");
 
     private static final String READ_A_ROW_AT_A_TIME = "SET LAZY_QUERY_EXECUTION 1";
@@ -43,9 +44,6 @@ final class MoveStore {
 
     private static final int BATCH_BYTES = 4_000_000;
     private static final int BATCH_ROWS = 500;
-
-    private static final String FILE_ADDRESS = "jdbc:h2:file:%s/dobbin;IFEXISTS=TRUE";
-    private static final String FILE_USER = "dobbin";
 
     private final Connection from;
     private final Connection to;
@@ -75,26 +73,17 @@ final class MoveStore {
      */
     static Carried carry(Path folder, String address, String user, String password, Consumer<String> told)
             throws IOException {
-        String file = String.format(Locale.ROOT, FILE_ADDRESS, folder);
+        String file = Migrations.addressOf(folder) + ";IFEXISTS=TRUE";
         try {
-            bringUp(file, FILE_USER, "", "h2");
-            bringUp(address, user, password, "postgresql");
-            try (Connection from = DriverManager.getConnection(file, FILE_USER, "");
+            Migrations.bringUp(file, Migrations.USER, "");
+            Migrations.bringUp(address, user, password);
+            try (Connection from = DriverManager.getConnection(file, Migrations.USER, "");
                     Connection to = DriverManager.getConnection(address, user, password)) {
                 return new MoveStore(from, to).carry(told);
             }
         } catch (SQLException | FlywayException e) {
             throw new IOException(sentence(e), e);
         }
-    }
-
-    private static void bringUp(String address, String user, String password, String kind) {
-        Flyway.configure()
-                .dataSource(address, user, password)
-                .locations("classpath:db/migration/" + kind, "classpath:db/migration/both")
-                .ignoreMigrationPatterns(new String[0])
-                .load()
-                .migrate();
     }
 
     private static String sentence(Throwable failure) {

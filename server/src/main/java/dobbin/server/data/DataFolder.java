@@ -8,6 +8,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -92,6 +93,13 @@ public final class DataFolder {
                     Files.deleteIfExists(file);
                 }
             }
+        }
+    }
+
+    /** Lets nobody else on this machine read a file. */
+    public static void onlyForTheOwner(Path file) throws IOException {
+        if (Files.getFileStore(file).supportsFileAttributeView("posix")) {
+            Files.setPosixFilePermissions(file, PosixFilePermissions.fromString("rw-------"));
         }
     }
 }

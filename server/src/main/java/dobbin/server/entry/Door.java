@@ -1,5 +1,6 @@
 package dobbin.server.entry;
 
+import dobbin.server.CannotStart;
 import dobbin.server.people.People;
 import dobbin.server.people.SignedIn;
 import java.io.IOException;
@@ -20,6 +21,7 @@ public class Door {
     private final People people;
     private final String hash;
 
+    /** @throws CannotStart where it would stand open for other machines */
     Door(Environment settings, People people, DoorStore store) {
         this.people = people;
         try {
@@ -30,6 +32,11 @@ public class Door {
                             .orElse(null);
         } catch (IOException e) {
             throw new UncheckedIOException("The password file was there a moment ago", e);
+        }
+        if (isOpen()) {
+            Password.problemWithoutAny(settings).ifPresent(problem -> {
+                throw new CannotStart(problem);
+            });
         }
     }
 

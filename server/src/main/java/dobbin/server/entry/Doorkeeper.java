@@ -50,7 +50,7 @@ class Doorkeeper {
         return http.authorizeHttpRequests(requests -> requests.dispatcherTypeMatchers(
                                 DispatcherType.ASYNC, DispatcherType.ERROR)
                         .permitAll()
-                        .requestMatchers("/api/session", "/api/backup")
+                        .requestMatchers("/api/session", "/api/backup", "/api/people")
                         .permitAll()
                         .requestMatchers("/api/**")
                         .access((who, what) -> new AuthorizationDecision(isLetIn(who.get(), door)))
@@ -75,7 +75,7 @@ class Doorkeeper {
         ProblemWriter.write(response, HttpStatus.UNAUTHORIZED, "Sign in", "Sign in first.");
     }
 
-    /** Whoever was taken out of the file of people, or has another password since, has to sign in again. */
+    /** Whoever was removed from the people, or has another password since, has to sign in again. */
     private static boolean isLetIn(Authentication who, Door door) {
         return door.letsIn(who instanceof SignedIn signedIn ? signedIn : null);
     }

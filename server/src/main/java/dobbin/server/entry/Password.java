@@ -1,7 +1,6 @@
 package dobbin.server.entry;
 
 import dobbin.server.people.PasswordRule;
-import dobbin.server.people.People;
 import java.io.IOException;
 import java.net.InetAddress;
 import java.net.UnknownHostException;
@@ -20,7 +19,7 @@ public final class Password {
 
     private Password() {}
 
-    /** @return a sentence on why the server must not start with these settings, or nothing */
+    /** @return a sentence on what is wrong with the password that is told, or nothing */
     public static Optional<String> problemWith(PropertyResolver settings) {
         Optional<String> password;
         try {
@@ -29,16 +28,17 @@ public final class Password {
             return Optional.of("The password file " + settings.getProperty(FILE_SETTING)
                     + " cannot be read. See that it is there and that Dobbin may read it.");
         }
-        if (password.isEmpty()) {
-            return isForThisMachineAlone(settings.getProperty("server.address", ""))
-                            || People.areIn(People.folder(settings))
-                    ? Optional.empty()
-                    : Optional.of(
-                            "Whoever reaches this address could change everything: give Dobbin a password."
-                                    + " Write it into a file and name that with DOBBIN_PASSWORD_FILE, or set DOBBIN_PASSWORD;"
-                                    + " or give people names (./dobbin user add NAME); or let Dobbin listen on this machine alone (--address 127.0.0.1).");
-        }
-        return PasswordRule.problemWith(password.get());
+        return password.flatMap(PasswordRule::problemWith);
+    }
+
+    /** @return a sentence on why the server must not start without any password, or nothing where it listens on this machine alone */
+    static Optional<String> problemWithoutAny(PropertyResolver settings) {
+        return isForThisMachineAlone(settings.getProperty("server.address", ""))
+                ? Optional.empty()
+                : Optional.of(
+                        "Whoever reaches this address could change everything: give Dobbin a password."
+                                + " Write it into a file and name that with DOBBIN_PASSWORD_FILE, or set DOBBIN_PASSWORD;"
+                                + " or give people names (./dobbin user add NAME); or let Dobbin listen on this machine alone (--address 127.0.0.1).");
     }
 
     /** @return a sentence where an argument gives the password away, or nothing */

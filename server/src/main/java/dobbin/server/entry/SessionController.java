@@ -9,7 +9,6 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
-import java.io.IOException;
 import java.time.Duration;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.context.SecurityContext;
@@ -75,8 +74,7 @@ class SessionController {
     /** Whoever has signed in takes another password. All their other sessions end. */
     @PostMapping("/api/session/password")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void change(@RequestBody NewPassword wanted, HttpServletRequest request, HttpServletResponse response)
-            throws IOException {
+    void change(@RequestBody NewPassword wanted, HttpServletRequest request, HttpServletResponse response) {
         String name = SignedIn.name()
                 .orElseThrow(() -> new Refused(
                         HttpStatus.CONFLICT, "There is one password for all here. Whoever runs Dobbin changes it."));
@@ -84,7 +82,9 @@ class SessionController {
         PasswordRule.problemWith(wanted.password()).ifPresent(problem -> {
             throw new Refused(HttpStatus.UNPROCESSABLE_CONTENT, problem);
         });
-        begin(SignedIn.as(name, people.change(name, wanted.password())), request, response);
+        String hash = People.hash(wanted.password());
+        people.change(name, hash);
+        begin(SignedIn.as(name, hash), request, response);
     }
 
     /** The session gets a new id, so that nobody who knew the one before is signed in with it. */

@@ -3,6 +3,7 @@ package dobbin.server.jobs;
 import dobbin.slim.Progress;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.concurrent.CancellationException;
+import java.util.concurrent.CompletableFuture;
 import java.util.function.Consumer;
 
 /** One piece of long work and how it stands. Its {@link Progress} is what stops the work once it is cancelled. */
@@ -42,6 +43,7 @@ public final class Job {
     private String problem;
     private long lastTold;
     private volatile boolean cancelled;
+    private final CompletableFuture<Void> ended = new CompletableFuture<>();
 
     Job(String id, String reel, String title, Consumer<View> listener) {
         this.id = id;
@@ -56,6 +58,11 @@ public final class Job {
 
     String reel() {
         return reel;
+    }
+
+    /** @return completed once it has ended, however it did */
+    CompletableFuture<Void> ended() {
+        return ended;
     }
 
     /** Asks the work to stop at its next step. */
@@ -92,5 +99,6 @@ public final class Job {
         listener.accept(view());
         // An ended job is remembered for a while; what it would tell need not be.
         listener = view -> {};
+        ended.complete(null);
     }
 }

@@ -2,7 +2,6 @@ package dobbin.server.jobs;
 
 import java.sql.ResultSet;
 import java.sql.SQLException;
-import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.dao.DuplicateKeyException;
@@ -12,21 +11,15 @@ import org.springframework.stereotype.Repository;
 /** The job table. Times are the database's, which all who work with it share. */
 @Repository
 class JobStore {
-    private static final String HELD = "CURRENT_TIMESTAMP + INTERVAL '10' SECOND";
-    private static final String INSERT = "INSERT INTO job (id, reel, kind, title, person, request, alone, held_until)"
-            + " VALUES (:id, :reel, :kind, :title, :person, :request, :alone, " + HELD + ")";
+    private static final String INSERT = "INSERT INTO job (id, reel, kind, title, whose, request, alone)"
+            + " VALUES (:id, :reel, :kind, :title, :whose, :request, :alone)";
     private static final String SELECT =
-            "SELECT id, reel, kind, title, person, request, tries, state, result, problem FROM job";
-    private static final String HOLD =
-            "UPDATE job SET held_until = " + HELD + " WHERE id IN (:ids) AND held_until IS NOT NULL";
-    private static final String SELECT_LEFT = SELECT + " WHERE held_until < CURRENT_TIMESTAMP";
-    private static final String TAKE = "UPDATE job SET tries = tries + 1, held_until = " + HELD
-            + " WHERE id = :id AND held_until < CURRENT_TIMESTAMP";
-    private static final String LEAVE = "UPDATE job SET tries = tries - 1, held_until = CURRENT_TIMESTAMP"
-            + " WHERE id IN (:ids) AND held_until IS NOT NULL";
+            "SELECT id, reel, kind, title, whose, request, state, result, problem FROM job";
+    private static final String UNDER_WAY = "SELECT id FROM job WHERE ended IS NULL";
+    private static final String COUNT = "SELECT COUNT(*) FROM job WHERE ended IS NULL";
     private static final String END = """
             UPDATE job SET state = :state, result = :result, problem = :problem, ended = CURRENT_TIMESTAMP,
-                held_until = NULL, alone = NULL, request = ''
+                alone = NULL, request = ''
             WHERE id = :id AND state = 'RUNNING'""";
     private static final String FORGET = "DELETE FROM job WHERE ended < CURRENT_TIMESTAMP - INTERVAL '1' DAY";
 
@@ -37,9 +30,8 @@ class JobStore {
     }
 
     /**
-     * @param person who asked, or null where people have no names
+     * @param whose a name, or where people have none, a session; empty where nobody signs in
      * @param request what for, as JSON; empty once it has ended
-     * @param tries how often it was begun
      * @param result what came of it, or null
      * @param problem a sentence on why it failed, or null
      */
@@ -48,9 +40,8 @@ class JobStore {
             String reel,
             String kind,
             String title,
-            String person,
+            String whose,
             String request,
-            int tries,
             Job.State state,
             String result,
             String problem) {
@@ -61,52 +52,37 @@ class JobStore {
     }
 
     /**
-     * Puts one in, held by whoever does.
-     *
      * @param alone of all that are under way only one may have this; null where there may be others
-     * @return whether it was put in: not where there is such a one
+     * @throws DuplicateKeyException where there is such a one
      */
-    boolean insert(Row row, String alone) {
-        try {
-            jdbc.sql(INSERT)
-                    .param("id", row.id)
-                    .param("reel", row.reel)
-                    .param("kind", row.kind)
-                    .param("title", row.title)
-                    .param("person", row.person)
-                    .param("request", row.request)
-                    .param("alone", alone)
-                    .update();
-            return true;
-        } catch (DuplicateKeyException e) {
-            return false;
-        }
+    void insert(Row row, String alone) {
+        jdbc.sql(INSERT)
+                .param("id", row.id)
+                .param("reel", row.reel)
+                .param("kind", row.kind)
+                .param("title", row.title)
+                .param("whose", row.whose)
+                .param("request", row.request)
+                .param("alone", alone)
+                .update();
     }
 
-    /** Holds those on, so that nobody takes them over. */
-    void hold(Collection<String> ids) {
-        updateAll(HOLD, ids);
+    /** @return the ids of those under way */
+    List<String> underWay() {
+        return jdbc.sql(UNDER_WAY).query(String.class).list();
     }
 
-    /** Lets go of those, so that another takes them over at once; this was no try. */
-    void leave(Collection<String> ids) {
-        updateAll(LEAVE, ids);
+    /** @return how many are under way, for everybody */
+    int count() {
+        return jdbc.sql(COUNT).query(Integer.class).single();
     }
 
-    private void updateAll(String sql, Collection<String> ids) {
-        if (!ids.isEmpty()) {
-            jdbc.sql(sql).param("ids", List.copyOf(ids)).update();
-        }
-    }
-
-    /** @return those under way that nobody holds */
-    List<Row> left() {
-        return jdbc.sql(SELECT_LEFT).query(JobStore::row).list();
-    }
-
-    /** @return whether it is held from now on: not where another was faster */
-    boolean take(String id) {
-        return jdbc.sql(TAKE).param("id", id).update() == 1;
+    /** @return how many are under way for that one */
+    int count(String whose) {
+        return jdbc.sql(COUNT + " AND whose = :whose")
+                .param("whose", whose)
+                .query(Integer.class)
+                .single();
     }
 
     Optional<Row> find(String id) {
@@ -146,9 +122,8 @@ class JobStore {
                 row.getString("reel"),
                 row.getString("kind"),
                 row.getString("title"),
-                row.getString("person"),
+                row.getString("whose"),
                 row.getString("request"),
-                row.getInt("tries"),
                 Job.State.valueOf(row.getString("state")),
                 row.getString("result"),
                 row.getString("problem"));

@@ -90,13 +90,17 @@ public class Jobs {
 
     /** @return the job, where it runs here or ended here not long ago */
     Optional<Job> here(String id) {
-        Job job = underWay.get(id);
-        return Optional.ofNullable(job == null ? ended.getIfPresent(id) : job);
+        return underWay(id).or(() -> Optional.ofNullable(ended.getIfPresent(id)));
+    }
+
+    /** @return the job, where it runs or waits here */
+    Optional<Job> underWay(String id) {
+        return Optional.ofNullable(underWay.get(id));
     }
 
     /** Stops it if it runs here. */
     public void cancel(String id) {
-        Optional.ofNullable(underWay.get(id)).ifPresent(Job::cancel);
+        underWay(id).ifPresent(Job::cancel);
     }
 
     static NotFound noJob(String id) {

@@ -1,42 +1,44 @@
 package dobbin.server.jobs;
 
 import dobbin.server.data.DataStore;
-import dobbin.server.people.SignedIn;
+import dobbin.server.schedule.Schedule;
 import dobbin.server.web.Failures;
 import dobbin.server.web.Refused;
 import dobbin.server.work.Whose;
 import dobbin.slim.Progress;
-import jakarta.annotation.PreDestroy;
+import java.time.Duration;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.CancellationException;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.dao.DataAccessException;
-import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * Jobs that somebody asked for. Each is done once, also where the Dobbin that began with it is killed: the next to look for such
- * takes it over.
+ * Jobs that somebody asked for. Each is done once, also where the instance that began with it is killed: then another takes it over,
+ * or the same one after its next start.
  */
 @Component
 public class Orders {
     private static final Logger LOG = LoggerFactory.getLogger(Orders.class);
-    /** With the ten seconds that one is held for, less than 15 s until another has it. */
-    private static final int LOOK_SECONDS = 3;
-    /** One that ends its Dobbin each time is given up. */
     private static final int TIMES_ASKED = 5;
-
-    private static final int MOST_TRIES = 3;
+    private static final int MOST_CRASHES = 3;
+    private static final int MOST_OF_ONE = 32;
+    private static final int MOST_OF_ALL = 256;
+    private static final String OTHER_VERSION = "It was asked for in another version of Dobbin. Ask for it again.";
 
     private final JobStore store;
     private final Jobs jobs;
@@ -45,10 +47,22 @@ public class Orders {
     private final JsonMapper json;
 
     private final Map<String, Kind<?>> kinds = new ConcurrentHashMap<>();
-    private final Set<String> held = ConcurrentHashMap.newKeySet();
-    private volatile boolean stopping;
+    private final TransactionTemplate transaction;
+    private final Schedule schedule;
+    private final Schedule.Once tasks;
 
-    Orders(JobStore store, Jobs jobs, EventHub hub, DataStore data, JsonMapper json) {
+    Orders(
+            JobStore store,
+            Jobs jobs,
+            EventHub hub,
+            DataStore data,
+            JsonMapper json,
+            TransactionTemplate transaction,
+            Schedule schedule) {
+        this.transaction = transaction;
+        this.schedule = schedule;
+        this.tasks = schedule.once("job", this::begin);
+        schedule.every("forget jobs", Duration.ofHours(1), Duration.ofHours(1), store::forget);
         this.store = store;
         this.jobs = jobs;
         this.hub = hub;
@@ -113,32 +127,30 @@ public class Orders {
             this.maker = maker;
         }
 
-        /** @return the job, or the one that is under way where there may be one on a reel */
+        /**
+         * @return the job, or the one that is under way where there may be one on a reel
+         * @throws Refused where too much is under way
+         */
         public Found<R> take(String reel, String title, R request) {
             JobStore.Row row = new JobStore.Row(
                     UUID.randomUUID().toString(),
                     reel,
                     name,
                     title,
-                    SignedIn.name().orElse(null),
+                    Whose.now(),
                     json.writeValueAsString(request),
-                    1,
                     Job.State.RUNNING,
                     null,
                     null);
-            while (!store.insert(row, aloneOn(reel))) {
+            checkThereIsRoom(row.whose());
+            while (!add(row, aloneOn(reel))) {
                 Optional<Found<R>> before = underWay(reel);
                 if (before.isPresent()) {
                     return before.get();
                 }
             }
             data.force();
-            try {
-                return new Found<>(request, begin(row, request).view());
-            } catch (Refused e) {
-                store.end(row.id(), Job.State.FAILED, null, e.getMessage());
-                throw e;
-            }
+            return new Found<>(request, row.view());
         }
 
         /** @return the job of this kind on that reel, where there may be one */
@@ -154,27 +166,18 @@ public class Orders {
             return json.readValue(row.request(), type);
         }
 
-        private void goOn(JobStore.Row row) {
-            begin(row, request(row));
+        private CompletableFuture<?> begin(JobStore.Row row) {
+            Order<R> order = new Order<>(row.id(), row.reel(), request(row));
+            return jobs.start(
+                            row.id(),
+                            row.reel(),
+                            row.title(),
+                            view -> hub.publishEverywhere(row.reel(), "job", view),
+                            progress -> made(order, progress))
+                    .ended();
         }
 
-        private Job begin(JobStore.Row row, R request) {
-            Order<R> order = new Order<>(row.id(), row.reel(), request);
-            held.add(row.id());
-            try {
-                return jobs.start(
-                        row.id(),
-                        row.reel(),
-                        row.title(),
-                        view -> hub.publishEverywhere(row.reel(), "job", view),
-                        progress -> made(order, progress));
-            } catch (Refused e) {
-                held.remove(row.id());
-                throw e;
-            }
-        }
-
-        /** What fails here would fail elsewhere; what is stopped with its Dobbin is left for another. */
+        /** What fails here would fail elsewhere; what ends with its instance is left for another. */
         private String made(Order<R> order, Progress progress) {
             try {
                 String result = maker.make(order, progress);
@@ -186,13 +189,11 @@ public class Orders {
             } catch (CancellationException e) {
                 throw e;
             } catch (RuntimeException | OutOfMemoryError | StackOverflowError e) {
-                Optional<String> kept = stopping ? Optional.empty() : keptInSpiteOf(e, order.id);
+                Optional<String> kept = schedule.isStopping() ? Optional.empty() : keptInSpiteOf(e, order.id);
                 if (kept.isEmpty()) {
                     throw e;
                 }
                 return kept.get();
-            } finally {
-                held.remove(order.id);
             }
         }
     }
@@ -235,44 +236,73 @@ public class Orders {
         return kind;
     }
 
-    /** Holds on what is made here, and takes over what nobody holds any more. */
-    @Scheduled(fixedDelay = LOOK_SECONDS, initialDelay = LOOK_SECONDS, timeUnit = TimeUnit.SECONDS)
-    void look() {
-        try {
-            store.hold(held);
-            store.left().stream()
-                    .filter(row -> kinds.containsKey(row.kind()) && store.take(row.id()))
-                    .forEach(this::takeOver);
-        } catch (DataAccessException e) {
-            LOG.warn("Jobs that nobody does any more are looked for again later: {}", e.getMessage());
+    private void checkThereIsRoom(String whose) {
+        if (!whose.isEmpty() && store.count(whose) >= MOST_OF_ONE) {
+            throw new Refused(
+                    HttpStatus.TOO_MANY_REQUESTS,
+                    "You have " + MOST_OF_ONE
+                            + " jobs under way. Wait for some of them, or stop some, then do this again.");
+        }
+        if (store.count() >= MOST_OF_ALL) {
+            throw new Refused(HttpStatus.SERVICE_UNAVAILABLE, "Too much is waiting to be done. Try again in a moment.");
         }
     }
 
-    private void takeOver(JobStore.Row row) {
-        if (row.tries() >= MOST_TRIES) {
-            giveUp(row, "It was begun " + MOST_TRIES + " times, and each time Dobbin ended before it did.");
-            return;
-        }
-        Whose.While theirs = Whose.is(row.person() == null ? "" : row.person());
+    /** @return whether it is to be done from now on: not where there is another that has to be alone */
+    private boolean add(JobStore.Row row, String alone) {
         try {
-            kinds.get(row.kind()).goOn(row);
-        } catch (Refused e) {
-            store.leave(Set.of(row.id()));
+            transaction.executeWithoutResult(status -> {
+                store.insert(row, alone);
+                tasks.add(row.id());
+            });
+            return true;
+        } catch (DuplicateKeyException e) {
+            return false;
+        }
+    }
+
+    /** Jobs may have come without their tasks: from an earlier version, a copy, or another database. */
+    @EventListener
+    void ready(ApplicationReadyEvent event) {
+        store.underWay().forEach(tasks::ensure);
+    }
+
+    /** A job that was stopped, or whose reel is gone, has ended before it was begun. */
+    private CompletableFuture<?> begin(String id, int crashes) {
+        Optional<JobStore.Row> found = store.find(id).filter(row -> row.state() == Job.State.RUNNING);
+        // It is under way already where heartbeats stopped for a while and the instance did not.
+        return jobs.underWay(id)
+                .<CompletableFuture<?>>map(Job::ended)
+                .or(() -> found.map(row -> begin(row, crashes)))
+                .orElseGet(() -> CompletableFuture.completedFuture(null));
+    }
+
+    private CompletableFuture<?> begin(JobStore.Row row, int crashes) {
+        if (crashes >= MOST_CRASHES) {
+            return giveUp(row, "It was begun " + MOST_CRASHES + " times, and each time Dobbin ended before it did.");
+        }
+        if (!kinds.containsKey(row.kind())) {
+            return giveUp(row, OTHER_VERSION);
+        }
+        Whose.While theirs = Whose.is(row.whose() == null ? "" : row.whose());
+        try {
+            return kinds.get(row.kind()).begin(row);
         } catch (JacksonException e) {
-            giveUp(row, "It was asked for in another version of Dobbin. Ask for it again.");
+            return giveUp(row, OTHER_VERSION);
         } finally {
             theirs.close();
         }
     }
 
-    private void giveUp(JobStore.Row row, String why) {
+    private CompletableFuture<?> giveUp(JobStore.Row row, String why) {
         store.end(row.id(), Job.State.FAILED, null, why);
         hub.publishEverywhere(
                 row.reel(), "job", find(row.id()).map(Jobs.Found::view).orElseThrow());
         LOG.warn("A job on the reel {} is given up: {}", row.reel(), why);
+        return CompletableFuture.completedFuture(null);
     }
 
-    /** Whoever stops it takes the order back, so that nobody takes it over. */
+    /** Whoever stops it ends the job, so that nobody takes it over. */
     @EventListener
     void stopped(Jobs.Stopped stopped) {
         if (store.end(stopped.id(), Job.State.CANCELLED, null, null)) {
@@ -287,22 +317,5 @@ public class Orders {
 
     private Job.View view(JobStore.Row row) {
         return jobs.here(row.id()).map(Job::view).orElseGet(row::view);
-    }
-
-    @Scheduled(fixedDelay = 1, initialDelay = 1, timeUnit = TimeUnit.HOURS)
-    void forget() {
-        store.forget();
-    }
-
-    /** What was not ended here is for another at once. */
-    @PreDestroy
-    void leave() {
-        stopping = true;
-        try {
-            store.leave(held);
-            held.clear();
-        } catch (DataAccessException e) {
-            LOG.debug("Others take over once it is held no longer", e);
-        }
     }
 }

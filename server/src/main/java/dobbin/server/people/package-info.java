@@ -1,2 +1,2 @@
-/** People who have names: the file that says who they are, and who is asking. */
+/** People who have names: who they are, and who is asking. */
 package dobbin.server.people;

@@ -6,6 +6,7 @@ import dobbin.server.data.DataStore;
 import dobbin.server.deliveries.RemovedDeliveries;
 import dobbin.server.pictures.PictureLibrary;
 import dobbin.server.reels.Shelf;
+import dobbin.server.schedule.Schedule;
 import dobbin.server.typefaces.TypefaceStore;
 import java.time.Duration;
 import java.time.Instant;
@@ -18,7 +19,7 @@ import org.springframework.dao.DataAccessException;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 
-/** Sweeps and compacts. Both wait until work pauses; neither is needed for anything to be right. */
+/** Sweeps, once for all instances, and compacts what this one has in a file. Neither is needed for anything to be right. */
 @Component
 class Upkeep {
     private static final Logger LOG = LoggerFactory.getLogger(Upkeep.class);
@@ -34,7 +35,7 @@ class Upkeep {
     private final RemovedDeliveries deliveries;
     private final Bucket bucket;
     private final Settings settings;
-    private volatile boolean purged;
+    private final Schedule.Recurring sweeping;
     private long changesSeen;
     private long changesCompacted;
 
@@ -45,7 +46,8 @@ class Upkeep {
             TypefaceStore typefaces,
             RemovedDeliveries deliveries,
             Bucket bucket,
-            Settings settings) {
+            Settings settings,
+            Schedule schedule) {
         this.bucket = bucket;
         this.data = data;
         this.shelf = shelf;
@@ -53,6 +55,7 @@ class Upkeep {
         this.typefaces = typefaces;
         this.deliveries = deliveries;
         this.settings = settings;
+        this.sweeping = schedule.every("sweep", Duration.ofMinutes(10), Duration.ofDays(1), this::sweepDaily);
     }
 
     /** Compacts once there were changes, and then none for a while: again and again, until nothing is left to free. */
@@ -63,10 +66,6 @@ class Upkeep {
         changesSeen = now;
         if (!paused || now == changesCompacted) {
             return;
-        }
-        if (purged) {
-            purged = false;
-            sweepDaily();
         }
         try {
             boolean shrank = data.compact(COMPACT_MILLIS);
@@ -79,12 +78,11 @@ class Upkeep {
     /** What was removed for good leaves pictures behind. */
     @EventListener
     void purged(Shelf.Purged event) {
-        purged = true;
+        sweeping.soon();
     }
 
     /** Reels and deliveries removed long ago go for good, and with them the pictures that nothing names any more. */
-    @Scheduled(fixedDelay = 24 * 60, initialDelay = 10, timeUnit = TimeUnit.MINUTES)
-    void sweepDaily() {
+    private void sweepDaily() {
         sweep(Instant.now().minus(WAITING_KEPT));
     }
 

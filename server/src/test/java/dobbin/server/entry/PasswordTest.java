@@ -1,12 +1,14 @@
 package dobbin.server.entry;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dobbin.server.CannotStart;
 import dobbin.server.people.People;
+import dobbin.server.people.PeopleStore;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Map;
-import javax.sql.DataSource;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -38,11 +40,16 @@ class PasswordTest {
     }
 
     private Door door(Environment settings) {
-        DataSource database = new SingleConnectionDataSource("jdbc:h2:mem:", true);
+        SingleConnectionDataSource database = new SingleConnectionDataSource("jdbc:h2:mem:doors", "", "", true);
         JdbcClient jdbc = JdbcClient.create(database);
-        jdbc.sql("CREATE TABLE door (hash VARCHAR(200))").update();
+        jdbc.sql("CREATE TABLE IF NOT EXISTS door (hash VARCHAR(200))").update();
+        jdbc.sql("CREATE TABLE IF NOT EXISTS users (username VARCHAR(40))").update();
         TransactionTemplate transaction = new TransactionTemplate(new DataSourceTransactionManager(database));
-        return new Door(settings, new People(folder), new DoorStore(jdbc, transaction));
+        try (PeopleStore people = PeopleStore.opened("jdbc:h2:mem:doors", "", "")) {
+            return new Door(settings, new People(people, folder), new DoorStore(jdbc, transaction));
+        } finally {
+            database.destroy();
+        }
     }
 
     @ParameterizedTest
@@ -55,11 +62,13 @@ class PasswordTest {
     @ParameterizedTest
     @ValueSource(strings = {"0.0.0.0", "::", "192.0.2.7", "", "no such name."})
     void anywhereElseDobbinDoesNotStartWithoutOne(String address) {
-        assertThat(Password.problemWith(listeningAt(address)))
-                .hasValueSatisfying(
-                        it -> assertThat(it).contains("DOBBIN_PASSWORD_FILE").contains("--address 127.0.0.1"));
-        assertThat(Password.problemWith(settings(Map.of("server.address", address, "dobbin.password", "Six lamps"))))
-                .isEmpty();
+        assertThatThrownBy(() -> door(listeningAt(address)))
+                .isInstanceOf(CannotStart.class)
+                .hasMessageContaining("DOBBIN_PASSWORD_FILE")
+                .hasMessageContaining("--address 127.0.0.1");
+        Environment settings = settings(Map.of("server.address", address, "dobbin.password", "Six lamps"));
+        assertThat(Password.problemWith(settings)).isEmpty();
+        assertThat(door(settings).isOpen()).isFalse();
     }
 
     @Test

@@ -1,0 +1,61 @@
+package dobbin.server.local;
+
+import dobbin.server.Settings;
+import dobbin.server.web.NotFound;
+import jakarta.annotation.PreDestroy;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.security.MessageDigest;
+import java.util.UUID;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.core.env.Environment;
+import org.springframework.stereotype.Component;
+
+/** What whoever can read the data folder knows, while this instance runs. */
+@Component
+public class LocalToken {
+    public static final String HEADER = "X-Dobbin-Token";
+
+    private static final Logger LOG = LoggerFactory.getLogger(LocalToken.class);
+
+    private final Path folder;
+    private final Environment environment;
+    private final String token = UUID.randomUUID().toString();
+
+    LocalToken(Settings settings, Environment environment) {
+        this.folder = Path.of(settings.dataFolder());
+        this.environment = environment;
+    }
+
+    @EventListener
+    void ready(ApplicationReadyEvent event) {
+        String port = environment.getProperty("local.server.port");
+        if (port == null) {
+            return;
+        }
+        String address = environment.getProperty("server.address", "");
+        try {
+            new Running(address.isEmpty() ? "127.0.0.1" : address, Integer.parseInt(port), token).write(folder);
+        } catch (IOException e) {
+            LOG.warn(
+                    "Commands on this machine do not reach Dobbin while it runs: the data folder takes no file that says where it is",
+                    e);
+        }
+    }
+
+    @PreDestroy
+    void stop() throws IOException {
+        Running.remove(folder);
+    }
+
+    /** @throws NotFound where that is not the token: then there is nothing at that path */
+    public void check(String told, String path) {
+        if (!MessageDigest.isEqual(told.getBytes(StandardCharsets.UTF_8), token.getBytes(StandardCharsets.UTF_8))) {
+            throw new NotFound("There is nothing at " + path + ".");
+        }
+    }
+}
