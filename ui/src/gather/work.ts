@@ -54,7 +54,12 @@ async function openWork(file: File, signal: AbortSignal): Promise<string | null>
     if (signal.aborted) {
       return null
     }
-    throw failure instanceof Problem ? failure : Problem.unreachable(failure)
+    const problem = failure instanceof Problem ? failure : Problem.unreachable(failure)
+    if (problem.kind !== 'refused') {
+      throw problem
+    }
+    gathering.problems.push(problem.message)
+    return null
   }
 }
 

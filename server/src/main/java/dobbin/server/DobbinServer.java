@@ -86,6 +86,9 @@ public class DobbinServer {
     /** @throws RuntimeException where it cannot start */
     static ConfigurableApplicationContext start(String... args) {
         System.setProperty("java.awt.headless", "true");
+        // A connection is looked at each time it is taken, and another is taken where it was cut: nothing was sent by
+        // then.
+        System.setProperty("com.zaxxer.hikari.aliveBypassWindowMs", "0");
         SpringApplication application = new SpringApplication(DobbinServer.class);
         application.addListeners((ApplicationListener<ApplicationEnvironmentPreparedEvent>) event -> {
             var settings = event.getEnvironment();

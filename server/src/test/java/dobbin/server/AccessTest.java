@@ -3,6 +3,7 @@ package dobbin.server;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dobbin.raster.Size;
 import dobbin.server.RunningServer.Answer;
 import dobbin.server.local.PeopleCommands;
 import java.io.IOException;
@@ -240,17 +241,12 @@ class AccessTest {
 
     @Test
     void deliveriesAndJobsAreOfTheReel() {
-        String job = mara.post("/api/reels/" + id + "/deliveries", "{\"name\":\"Tide\"}")
-                .json()
-                .get("id")
-                .asString();
+        JsonNode asked = mara.post("/api/reels/" + id + "/deliveries", "{\"name\":\"Tide\"}")
+                .json();
+        String job = asked.get("id").asString();
         assertThat(ebbe.get("/api/jobs/" + job).status()).isEqualTo(404);
         assertThat(ebbe.ask("DELETE", "/api/jobs/" + job, "").status()).isEqualTo(404);
-        JsonNode ended = mara.get("/api/jobs/" + job).json();
-        while (ended.get("state").asString().equals("RUNNING")) {
-            ended = mara.get("/api/jobs/" + job).json();
-        }
-        String file = "/api/deliveries/" + ended.get("result").asString() + ".gif";
+        String file = "/api/deliveries/" + mara.ended(asked).get("result").asString() + ".gif";
         assertThat(mara.get(file).status()).isEqualTo(200);
         assertThat(ebbe.get(file).status()).isEqualTo(404);
     }
@@ -343,6 +339,39 @@ class AccessTest {
                         .status())
                 .as("without the token")
                 .isEqualTo(404);
+    }
+
+    /** A picture is named by its hash, and who knows that has no right to it yet. */
+    @Test
+    void whoKnowsTheHashOfAPictureGetsItOnlyWithAReelThatNamesIt() {
+        byte[] file = RunningServer.png(new Size(40, 30), 0xFF123456);
+        JsonNode still = mara.upload("Lamp.png", file).json().at("/stills/0");
+        String picture = still.get("picture").asString();
+        String plate = "/api/plates/" + picture + ".png";
+        String add = "{\"type\":\"addStills\",\"after\":0,\"stills\":[" + still + "],\"gathering\":\"\"}";
+        JsonNode hers = mara.reel("Lamp");
+        assertThat(mara.get(plate).status()).isEqualTo(200);
+        assertThat(mara.edit(hers, add).status()).isEqualTo(200);
+
+        Answer refused = ebbe.get(plate);
+        assertThat(refused.status()).isEqualTo(404);
+        assertThat(refused.detail()).isEqualTo("There is no picture " + picture + ".");
+        String finding = "{\"tolerancePercent\":10,\"join\":3,\"columnsFirst\":false}";
+        for (String part : List.of("grid", "pieces")) {
+            assertThat(ebbe.post("/api/plates/" + picture + "/" + part, finding).status())
+                    .isEqualTo(404);
+        }
+        JsonNode his = ebbe.reel("Guess");
+        assertThat(ebbe.edit(his, add).detail()).isEqualTo("picture was not uploaded in that size: " + picture);
+
+        mara.give(hers, LOOK, "");
+        assertThat(ebbe.get(plate).status()).isEqualTo(200);
+        assertThat(ebbe.edit(his, add).status()).isEqualTo(200);
+        mara.give(hers, NOTHING, "");
+        assertThat(ebbe.get(plate).status()).as("his own reel names it now").isEqualTo(200);
+        assertThat(ines.get(plate).status()).isEqualTo(404);
+        ines.upload("Same.png", file);
+        assertThat(ines.get(plate).status()).as("whoever has the file itself").isEqualTo(200);
     }
 
     /** The file that earlier versions kept them in, which this server began with. */

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dobbin.server.RunningServer.Answer;
 import java.net.http.HttpRequest;
+import java.util.concurrent.locks.LockSupport;
 import tools.jackson.databind.JsonNode;
 
 /** Somebody with a browser that has signed in. */
@@ -34,6 +35,18 @@ record Guest(RunningServer server, String cookie) {
         return ask("GET", path, "");
     }
 
+    /** @return a job once it has ended, within half a minute */
+    JsonNode ended(JsonNode job) {
+        for (int look = 0; look < 1_500; look++) {
+            JsonNode now = get("/api/jobs/" + job.get("id").asString()).json();
+            if (!now.get("state").asString().equals("RUNNING")) {
+                return now;
+            }
+            LockSupport.parkNanos(20_000_000);
+        }
+        throw new AssertionError("The job goes on and on");
+    }
+
     Answer post(String path, String json) {
         return ask("POST", path, json);
     }
@@ -52,11 +65,15 @@ record Guest(RunningServer server, String cookie) {
     }
 
     Answer rename(JsonNode reel, String name) {
+        return edit(reel, "{\"type\":\"rename\",\"name\":\"%s\"}".formatted(name));
+    }
+
+    /** On the reel as it is now. */
+    Answer edit(JsonNode reel, String edit) {
         JsonNode now = get("/api/reels/" + reel.get("id").asString()).json();
         return post(
                 "/api/reels/" + reel.get("id").asString() + "/edits",
-                "{\"base\":%d,\"edit\":{\"type\":\"rename\",\"name\":\"%s\"}}"
-                        .formatted(now.get("revision").asInt(), name));
+                "{\"base\":%d,\"edit\":%s}".formatted(now.get("revision").asInt(), edit));
     }
 
     Answer give(JsonNode reel, String everyone, String people) {

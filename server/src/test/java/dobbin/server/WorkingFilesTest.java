@@ -191,10 +191,28 @@ class WorkingFilesTest {
         assertThat(answer.detail()).startsWith("“Tide.dobbin” is larger than 5 MB");
     }
 
+    /** As a status where it is refused at once, and as the last line where pictures were read before. */
     private static void refused(byte[] file, String clause) {
-        JsonNode last = last(file);
-        assertThat(last.get("problem").asString()).contains(clause).endsWith(" Nothing was opened.");
-        assertThat(last.get("reel").isNull()).isTrue();
+        Answer answer = elsewhere.post("/api/reels/file?name=Tide.dobbin", file);
+        if (answer.status() == 200) {
+            JsonNode last = last(file);
+            assertThat(last.get("problem").asString()).contains(clause).endsWith(" Nothing was opened.");
+            assertThat(last.get("reel").isNull()).isTrue();
+            return;
+        }
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.detail())
+                .startsWith("“Tide.dobbin” ")
+                .contains(clause)
+                .endsWith(" Nothing was opened.");
+    }
+
+    @Test
+    void whatIsNoWorkingFileIsRefusedBeforeAnythingIsSent() {
+        Answer answer =
+                elsewhere.post("/api/reels/file?name=Tide.dobbin", "no zip at all".getBytes(StandardCharsets.UTF_8));
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.response().headers().firstValue("Content-Type")).hasValue("application/problem+json");
     }
 
     /** Puts another file in the place of a picture, under its right name, wherever it is named. */

@@ -4,6 +4,9 @@ import dobbin.server.people.People;
 import dobbin.server.people.SignedIn;
 import dobbin.server.web.NotFound;
 import dobbin.server.web.Refused;
+import dobbin.server.work.Whose;
+import java.util.Collection;
+import java.util.Set;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 
@@ -43,6 +46,20 @@ public class Rights {
     /** Of whoever asks, in the thread of the request. */
     public Right ofWhoAsks(String reel) {
         return of(SignedIn.name().orElse(null), reel);
+    }
+
+    /**
+     * Which pictures and typeface files whoever is worked for may use: those they brought, and those of reels that they may look at. Who
+     * knows the hash of another does not get it.
+     */
+    public Set<String> filesOfWhoIsWorkedFor(Collection<String> files) {
+        String person = Whose.now();
+        if (!people.areNamed() || person.isEmpty() || files.isEmpty()) {
+            return Set.copyOf(files);
+        }
+        Set<String> found = store.files(person, files);
+        // What reels of earlier versions name is noted some minutes after the first start.
+        return found.size() < files.size() && store.mayLookAtUnnoted(person) ? Set.copyOf(files) : found;
     }
 
     /**

@@ -28,14 +28,11 @@ public class DataStore {
     private static final String NO_SUCH_DATABASE = "3D000";
 
     private final Path folder;
-    private final QuotaStore quota;
     private final long reserveBytes;
     private final Engine engine;
     private final AtomicLong changes = new AtomicLong();
 
-    DataStore(
-            DataSource source, QuotaStore quota, Settings settings, @Value("${spring.datasource.url}") String address) {
-        this.quota = quota;
+    DataStore(DataSource source, Settings settings, @Value("${spring.datasource.url}") String address) {
         this.folder = Path.of(settings.dataFolder());
         this.reserveBytes = settings.diskReserve().toBytes();
         this.engine = engine(address, new JdbcTemplate(source));
@@ -48,10 +45,9 @@ public class DataStore {
     /**
      * Asks for room before something is kept.
      *
-     * @throws Refused where the disk has too little, or whoever it is for would have more than one person may
+     * @throws Refused where the data lie in the data folder, and its disk has too little
      */
     public void needRoom(long bytes) {
-        quota.need(bytes);
         if (engine.isInTheFolder()) {
             needDisk(bytes);
         }

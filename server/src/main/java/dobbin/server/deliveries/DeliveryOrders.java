@@ -4,6 +4,7 @@ import dobbin.document.ReelDocument;
 import dobbin.reel.Ranges;
 import dobbin.reel.Reel;
 import dobbin.server.data.DataStore;
+import dobbin.server.data.QuotaStore;
 import dobbin.server.jobs.Job;
 import dobbin.server.jobs.Orders;
 import dobbin.server.reels.OpenReel;
@@ -29,6 +30,7 @@ class DeliveryOrders {
     private final Encoder encoder;
     private final Appearances appearances;
     private final DataStore data;
+    private final QuotaStore quota;
     private final TransactionTemplate transaction;
 
     /** @param document the reel as it was then, as JSON */
@@ -40,7 +42,9 @@ class DeliveryOrders {
             Encoder encoder,
             Appearances appearances,
             DataStore data,
+            QuotaStore quota,
             TransactionTemplate transaction) {
+        this.quota = quota;
         this.kind = orders.kind("delivery", Wanted.class, this::made);
         this.deliveries = deliveries;
         this.encoder = encoder;
@@ -65,6 +69,7 @@ class DeliveryOrders {
         String place = deliveries.put(entry.id(), made.bytes());
         transaction.executeWithoutResult(status -> {
             order.done(entry.id());
+            quota.needOn(order.reel(), made.bytes().length);
             deliveries.insert(
                     order.reel(), entry, place, made.bytes(), seen.reel().delivery());
         });

@@ -10,7 +10,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** The wrong_password table. */
+/** The wrong_password table, and that of addresses from which somebody has signed in. */
 @Repository
 class AttemptStore {
     /** What all wrong passwords together are counted by. Its row is always there. */
@@ -25,6 +25,13 @@ class AttemptStore {
             INSERT INTO wrong_password (who, times, first_millis, last_millis) VALUES (:who, :times, :first, :last)""";
     private static final String DELETE = "DELETE FROM wrong_password WHERE who IN (:whose) AND who <> :all";
     private static final String FORGET = "DELETE FROM wrong_password WHERE first_millis < :before AND who <> :all";
+
+    private static final String SELECT_SIGNED_IN =
+            "SELECT address FROM signed_in_from WHERE address = :address AND last_millis > :after";
+    private static final String DELETE_SIGNED_IN =
+            "DELETE FROM signed_in_from WHERE address = :address OR last_millis < :before";
+    private static final String INSERT_SIGNED_IN =
+            "INSERT INTO signed_in_from (address, last_millis) VALUES (:address, :last)";
 
     private final JdbcClient jdbc;
     private final TransactionTemplate transaction;
@@ -72,6 +79,28 @@ class AttemptStore {
 
     void remove(Collection<String> whose) {
         jdbc.sql(DELETE).param("whose", List.copyOf(whose)).param("all", ALL).update();
+    }
+
+    /** @return whether somebody has signed in from there after that moment */
+    boolean hasSignedIn(String address, Instant after) {
+        return jdbc.sql(SELECT_SIGNED_IN)
+                .param("address", address)
+                .param("after", after.toEpochMilli())
+                .query(String.class)
+                .optional()
+                .isPresent();
+    }
+
+    /** Notes who has signed in from where, and forgets what was noted before that moment. */
+    void signedIn(String address, Instant now, Instant before) {
+        jdbc.sql(DELETE_SIGNED_IN)
+                .param("address", address)
+                .param("before", before.toEpochMilli())
+                .update();
+        jdbc.sql(INSERT_SIGNED_IN)
+                .param("address", address)
+                .param("last", now.toEpochMilli())
+                .update();
     }
 
     void forget(Instant before) {

@@ -5,6 +5,7 @@ import dobbin.server.entry.AttemptStore.Wrong;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.InstantSource;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -13,7 +14,8 @@ import org.springframework.stereotype.Component;
 /**
  * Slows down whoever guesses: after a few wrong passwords from one address within an hour each further one costs twice the wait of
  * the one before, up to five minutes. Whoever tries one name from many addresses, and all together, may be wrong more often before
- * that. All Dobbins on one database count together.
+ * that. Those of all together keep nobody waiting at an address from which somebody has signed in before: else five addresses could
+ * lock everybody out. All instances on one database count together.
  */
 @Component
 class Attempts {
@@ -24,6 +26,9 @@ class Attempts {
     private static final Duration LONGEST = Duration.ofMinutes(5);
     /** From the first on: who is busy all day is not held up in the evening by what was mistyped in the morning. */
     private static final Duration COUNTED = Duration.ofHours(1);
+
+    /** How long an address is remembered from which somebody has signed in. */
+    private static final Duration KNOWN = Duration.ofDays(90);
 
     private static final int MOST_DOUBLINGS = 20;
 
@@ -49,10 +54,10 @@ class Attempts {
      * @return how long that address, or whoever tries that name, must wait first; then it was not counted
      */
     Duration begin(String address, String name) {
-        List<Count> counts = counts(address, name);
         return store.alone(() -> {
             Instant now = clock.instant();
             store.forget(now.minus(COUNTED));
+            List<Count> counts = counts(address, name, store.hasSignedIn(address, now.minus(KNOWN)));
             Map<String, Wrong> before =
                     store.find(counts.stream().map(Count::of).toList());
             before.values().removeIf(wrong -> !wrong.first().plus(COUNTED).isAfter(now));
@@ -75,8 +80,13 @@ class Attempts {
     void succeeded(String address, String name) {
         store.alone(() -> {
             store.remove(List.of(address, named(name)));
-            Wrong all = store.find(List.of(AttemptStore.ALL)).get(AttemptStore.ALL);
-            store.put(AttemptStore.ALL, new Wrong(Math.max(0, all.times() - 1), all.first(), all.last()));
+            Instant now = clock.instant();
+            Instant known = now.minus(KNOWN);
+            if (!store.hasSignedIn(address, known)) {
+                Wrong all = store.find(List.of(AttemptStore.ALL)).get(AttemptStore.ALL);
+                store.put(AttemptStore.ALL, new Wrong(Math.max(0, all.times() - 1), all.first(), all.last()));
+            }
+            store.signedIn(address, now, known);
             return null;
         });
     }
@@ -86,12 +96,16 @@ class Attempts {
         return NAMED + ContentName.of(name);
     }
 
-    private static List<Count> counts(String address, String name) {
-        Count ofAddress = new Count(address, FREE);
-        Count ofAll = new Count(AttemptStore.ALL, FREE_OF_ALL);
-        return name.isEmpty()
-                ? List.of(ofAddress, ofAll)
-                : List.of(ofAddress, new Count(named(name), FREE_OF_A_NAME), ofAll);
+    private static List<Count> counts(String address, String name, boolean isKnown) {
+        List<Count> counts = new ArrayList<>();
+        counts.add(new Count(address, FREE));
+        if (!name.isEmpty()) {
+            counts.add(new Count(named(name), FREE_OF_A_NAME));
+        }
+        if (!isKnown) {
+            counts.add(new Count(AttemptStore.ALL, FREE_OF_ALL));
+        }
+        return counts;
     }
 
     private static Duration waitOf(Wrong before, int free, Instant now) {

@@ -112,6 +112,8 @@ public class Jobs {
             end(job, Job.State.DONE, work.run(job::progress), null);
         } catch (CancellationException e) {
             end(job, Job.State.CANCELLED, null, null);
+        } catch (Refused e) {
+            end(job, Job.State.FAILED, null, e.getMessage());
         } catch (RuntimeException | OutOfMemoryError | StackOverflowError e) {
             LOG.error("A job on the reel {} failed", job.reel(), e);
             end(job, Job.State.FAILED, null, Failures.sentence(e));

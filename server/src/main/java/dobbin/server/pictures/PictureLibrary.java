@@ -96,6 +96,7 @@ public class PictureLibrary implements Pictures {
             quota.brought(known.id(), incoming.size());
             return new TakenFile(List.of(still(known, name, 0)), FileOpener.notesOn(incoming.head(), name));
         }
+        quota.need(incoming.size());
         data.needRoom(incoming.size());
         long bytes = bytesToRead(incoming, checkpoint);
         return budget.during(bytes, checkpoint::check, () -> read(incoming.bytes(), name, choices, checkpoint));
@@ -164,9 +165,14 @@ public class PictureLibrary implements Pictures {
         return new PictureRef(kept.id(), drawn.size());
     }
 
+    /** The same whether there is none or whoever asks may not use it. */
+    public static NotFound noPicture(String picture) {
+        return new NotFound("There is no picture " + picture + ".");
+    }
+
     /** @return the file of a picture, as it came or as it was made here */
     public byte[] file(String picture) {
-        byte[] file = store.whole(picture).orElseThrow(() -> new NotFound("There is no picture " + picture + "."));
+        byte[] file = store.whole(picture).orElseThrow(() -> noPicture(picture));
         byte[] whole = StoredPatch.isPatch(file) ? PngWriter.bytes(raster(picture, Level.FULL)) : file;
         if (!ContentName.of(whole).equals(picture)) {
             throw new DamagedPicture(picture, null);
@@ -205,7 +211,7 @@ public class PictureLibrary implements Pictures {
      * @param use must not keep it
      */
     public <V> V whole(String picture, Function<Supplier<V>, V> threads, Function<Raster, V> use) {
-        byte[] file = store.whole(picture).orElseThrow(() -> new NotFound("There is no picture " + picture + "."));
+        byte[] file = store.whole(picture).orElseThrow(() -> noPicture(picture));
         if (StoredPatch.isPatch(file)) {
             return threads.apply(() -> use.apply(raster(picture, Level.FULL)));
         }
@@ -246,9 +252,12 @@ public class PictureLibrary implements Pictures {
             byte[] patch = StoredPatch.pack(drawn, depth + 1, earlier, raster(earlier, Level.FULL), x, y);
             PictureStore.Row row =
                     new PictureStore.Row(info, FileKind.PNG.mediaType(), patch, null, null, null, earlier);
+            quota.need(row.size());
             data.needRoom(row.size());
             store.insert(row);
             quota.brought(info.id(), row.size());
+        } else {
+            quota.brought(info.id(), 0);
         }
         return kept(drawn, info);
     }
@@ -326,6 +335,7 @@ public class PictureLibrary implements Pictures {
             byte[] small = copy(still.raster(), Level.SMALL);
             PictureStore.Row row =
                     new PictureStore.Row(info, kind.mediaType(), bytes, working.get(), medium, small, null);
+            quota.need(bytes.length);
             data.needRoom(row.size());
             store.insert(row);
         }
@@ -338,8 +348,7 @@ public class PictureLibrary implements Pictures {
     }
 
     private Raster decoded(String id, Level level) {
-        PictureStore.Copy copy =
-                store.copy(id, level).orElseThrow(() -> new NotFound("There is no picture " + id + "."));
+        PictureStore.Copy copy = store.copy(id, level).orElseThrow(() -> noPicture(id));
         if (copy.whole() && StoredPatch.isPatch(copy.bytes())) {
             return level.of(patched(id, copy.bytes()));
         }
@@ -366,7 +375,7 @@ public class PictureLibrary implements Pictures {
 
     /** A copy that is damaged is made again of the picture itself, where that still is what its name says. */
     private Raster madeAnew(String id, Level level) {
-        byte[] whole = store.whole(id).orElseThrow(() -> new NotFound("There is no picture " + id + "."));
+        byte[] whole = store.whole(id).orElseThrow(() -> noPicture(id));
         if (!ContentName.of(whole).equals(id)) {
             throw new DamagedPicture(id, null);
         }

@@ -12,6 +12,7 @@ import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.reel.Ranges;
 import dobbin.render.Level;
+import dobbin.server.access.Rights;
 import dobbin.server.pictures.PictureLibrary;
 import dobbin.server.plates.PlateController.CutRequest;
 import dobbin.server.plates.PlateController.Finding;
@@ -23,6 +24,7 @@ import dobbin.server.work.Turns.Urgency;
 import dobbin.still.PngWriter;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.function.Function;
 import org.springframework.stereotype.Service;
 
@@ -33,13 +35,16 @@ class Plates {
 
     private final PictureLibrary pictures;
     private final Turns turns;
+    private final Rights rights;
 
-    Plates(PictureLibrary pictures, Turns turns) {
+    Plates(PictureLibrary pictures, Turns turns, Rights rights) {
+        this.rights = rights;
         this.pictures = pictures;
         this.turns = turns;
     }
 
     byte[] picture(String picture) {
+        check(picture);
         return turns.call(Urgency.NOW, () -> PngWriter.bytes(pictures.raster(picture, Level.FULL)));
     }
 
@@ -102,7 +107,14 @@ class Plates {
         });
     }
 
+    private void check(String picture) {
+        if (rights.filesOfWhoIsWorkedFor(Set.of(picture)).isEmpty()) {
+            throw PictureLibrary.noPicture(picture);
+        }
+    }
+
     private <V> V on(String picture, Function<Raster, V> work) {
+        check(picture);
         return pictures.whole(picture, task -> turns.call(Urgency.NOW, task), work);
     }
 

@@ -58,6 +58,7 @@ public class Reels {
     private final TypefaceStore typefaces;
     private final TransactionTemplate transaction;
     private final DataStore data;
+    private final Rights rights;
     private final Neighbors neighbors;
     private final ApplicationEventPublisher changes;
 
@@ -69,8 +70,10 @@ public class Reels {
             TypefaceStore typefaces,
             TransactionTemplate transaction,
             DataStore data,
+            Rights rights,
             Neighbors neighbors,
             ApplicationEventPublisher changes) {
+        this.rights = rights;
         this.neighbors = neighbors;
         this.store = store;
         this.documents = documents;
@@ -327,8 +330,8 @@ public class Reels {
     private void checkPictures(Reel before, Reel after) {
         Set<PictureRef> fresh = new HashSet<>(after.pictures());
         fresh.removeAll(before.pictures());
-        Map<String, PictureInfo> known =
-                pictures.infos(fresh.stream().map(PictureRef::picture).collect(Collectors.toSet()));
+        Map<String, PictureInfo> known = pictures.infos(rights.filesOfWhoIsWorkedFor(
+                fresh.stream().map(PictureRef::picture).collect(Collectors.toSet())));
         for (PictureRef ref : fresh) {
             PictureInfo info = known.get(ref.picture());
             if (info == null
@@ -342,7 +345,7 @@ public class Reels {
     private void checkTypefaces(Reel before, Reel after) {
         Set<String> fresh = after.typefaces().stream().map(OwnTypeface::file).collect(Collectors.toSet());
         before.typefaces().forEach(known -> fresh.remove(known.file()));
-        if (!typefaces.known(fresh).containsAll(fresh)) {
+        if (!typefaces.known(rights.filesOfWhoIsWorkedFor(fresh)).containsAll(fresh)) {
             throw new EditRejected("own", "is a typeface file that is not here. Choose the file again");
         }
     }

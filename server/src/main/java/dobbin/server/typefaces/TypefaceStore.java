@@ -71,6 +71,7 @@ public class TypefaceStore {
         String id = ContentName.of(file);
         OwnTypeface typeface = OwnTypeface.of(file, id);
         if (jdbc.sql(TOUCH).param("id", id).update() == 0) {
+            quota.need(file.length);
             data.needRoom(file.length);
             insert(id, file);
         }

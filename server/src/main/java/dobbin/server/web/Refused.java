@@ -30,7 +30,7 @@ public final class Refused extends RuntimeException {
         return Optional.ofNullable(after);
     }
 
-    HttpStatus status() {
+    public HttpStatus status() {
         return status;
     }
 }

@@ -70,7 +70,10 @@ class WorkingFileController {
         }
     }
 
-    /** The body is the file as it is. The answer is told as it comes: a line of JSON for each picture, and a last one. */
+    /**
+     * The body is the file as it is. The answer is told as it comes: a line of JSON for each picture, and a last one. What is refused before
+     * a line was sent has a status of its own; afterwards the last line says so.
+     */
     @OfNoReel
     @PostMapping(path = "/api/reels/file", consumes = "application/octet-stream", produces = "application/x-ndjson")
     @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(implementation = Opening.class)))
@@ -79,7 +82,7 @@ class WorkingFileController {
         response.setContentType(MediaType.APPLICATION_NDJSON_VALUE);
         OutputStream out = response.getOutputStream();
         try {
-            write(opened(file, name, out), out);
+            write(opened(file, name, response, out), out);
         } catch (CancellationException e) {
             LOG.debug("Nobody waits for a working file any more");
         } finally {
@@ -87,7 +90,7 @@ class WorkingFileController {
         }
     }
 
-    private Opening opened(Path file, String name, OutputStream out) {
+    private Opening opened(Path file, String name, HttpServletResponse response, OutputStream out) {
         int[] count = new int[1];
         try {
             String reel = files.open(file, (read, of) -> {
@@ -96,15 +99,26 @@ class WorkingFileController {
             });
             return Opening.done(reel, count[0]);
         } catch (UnreadableWork e) {
-            return Opening.refused(quoted(name) + e.getMessage() + ". Nothing was opened.");
+            return refused(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    quoted(name) + e.getMessage() + ". Nothing was opened.",
+                    response);
         } catch (CancellationException e) {
             throw e;
+        } catch (Refused e) {
+            return refused(e.status(), quoted(name) + "was not opened. " + e.getMessage(), response);
         } catch (IOException | RuntimeException | OutOfMemoryError e) {
-            if (!(e instanceof Refused)) {
-                LOG.error("Opening failed", e);
-            }
+            LOG.error("Opening failed", e);
             return Opening.refused(quoted(name) + "was not opened. " + Failures.sentence(e));
         }
+    }
+
+    private static Opening refused(HttpStatus status, String problem, HttpServletResponse response) {
+        if (!response.isCommitted()) {
+            response.reset();
+            throw new Refused(status, problem);
+        }
+        return Opening.refused(problem);
     }
 
     private void write(Opening opening, OutputStream out) {

@@ -6,6 +6,7 @@ import dobbin.lettering.UnusableTypeface;
 import dobbin.reel.PictureRef;
 import dobbin.server.Settings;
 import dobbin.server.data.DataStore;
+import dobbin.server.data.QuotaStore;
 import dobbin.server.data.Spool;
 import dobbin.server.pictures.PictureLibrary;
 import dobbin.server.pictures.ReadingTime;
@@ -42,6 +43,7 @@ class WorkingFiles {
     private final TypefaceStore typefaces;
     private final Spool spool;
     private final DataStore data;
+    private final QuotaStore quota;
     private final Budget budget;
     private final Settings settings;
 
@@ -51,6 +53,7 @@ class WorkingFiles {
             TypefaceStore typefaces,
             Spool spool,
             DataStore data,
+            QuotaStore quota,
             Budget budget,
             Settings settings) {
         this.works = works;
@@ -58,6 +61,7 @@ class WorkingFiles {
         this.typefaces = typefaces;
         this.spool = spool;
         this.data = data;
+        this.quota = quota;
         this.budget = budget;
         this.settings = settings;
     }
@@ -94,6 +98,7 @@ class WorkingFiles {
      * @throws IOException whose message is a clause to follow the file's name; then there is no new reel
      */
     String open(Path file, Progress progress) throws IOException {
+        quota.need(Files.size(file));
         data.needRoom(Files.size(file));
         try (WorkingFile work = WorkingFile.open(file, settings.decodeLimits())) {
             keepPictures(work, progress);

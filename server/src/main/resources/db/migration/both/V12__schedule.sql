@@ -36,3 +36,9 @@ CREATE TABLE authorities (
     authority VARCHAR(50) NOT NULL,
     CONSTRAINT authorities_key PRIMARY KEY (username, authority)
 );
+
+-- Addresses from which somebody has signed in: wrong passwords of all others together do not keep them waiting.
+CREATE TABLE signed_in_from (
+    address     VARCHAR(80) NOT NULL CONSTRAINT signed_in_from_key PRIMARY KEY,
+    last_millis BIGINT NOT NULL
+);

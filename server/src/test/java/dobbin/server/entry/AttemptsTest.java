@@ -97,6 +97,27 @@ class AttemptsTest {
     }
 
     @Test
+    void fiveAddressesCannotLockOutThoseWhoSignedInBefore() {
+        begin("10.0.0.7", 1);
+        attempts.succeeded("10.0.0.7", "");
+        now = now.plus(Duration.ofDays(80));
+        for (int round = 0; round < 4; round++) {
+            for (int i = 0; i < 5; i++) {
+                begin("10.0.1." + i, 5);
+                store.remove(List.of("10.0.1." + i));
+            }
+        }
+        assertThat(attempts.begin("10.0.2.1", "")).as("from a new address").isEqualTo(Duration.ofSeconds(1));
+        begin("10.0.0.7", 5);
+        assertThat(attempts.begin("10.0.0.7", ""))
+                .as("its own wrong ones count")
+                .isEqualTo(Duration.ofSeconds(1));
+        now = now.plus(Duration.ofDays(11));
+        assertThat(store.hasSignedIn("10.0.0.7", now.minus(Duration.ofDays(90))))
+                .isFalse();
+    }
+
+    @Test
     void thoseWhoKnowThePasswordDoNotSlowAllDown() {
         for (int i = 0; i < 300; i++) {
             begin("10.0.1." + i, 1);
