@@ -10,9 +10,9 @@ import java.security.MessageDigest;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.web.server.servlet.context.ServletWebServerInitializedEvent;
 import org.springframework.context.event.EventListener;
-import org.springframework.core.env.Environment;
 import org.springframework.stereotype.Component;
 
 /** What whoever can read the data folder knows, while this instance runs. */
@@ -23,23 +23,27 @@ public class LocalToken {
     private static final Logger LOG = LoggerFactory.getLogger(LocalToken.class);
 
     private final Path folder;
-    private final Environment environment;
+    private final String address;
     private final String token = UUID.randomUUID().toString();
 
-    LocalToken(Settings settings, Environment environment) {
+    LocalToken(Settings settings, @Value("${server.address:}") String address) {
         this.folder = Path.of(settings.dataFolder());
-        this.environment = environment;
+        this.address = address;
     }
 
+    /** From the first moment that requests are answered: what an instance left that was killed has another token. */
     @EventListener
-    void ready(ApplicationReadyEvent event) {
-        String port = environment.getProperty("local.server.port");
-        if (port == null) {
+    void listening(ServletWebServerInitializedEvent event) {
+        if (event.getApplicationContext().getServerNamespace() != null) {
+            // Health and metrics, on a port of their own.
             return;
         }
-        String address = environment.getProperty("server.address", "");
         try {
-            new Running(address.isEmpty() ? "127.0.0.1" : address, Integer.parseInt(port), token).write(folder);
+            new Running(
+                            address.isEmpty() ? "127.0.0.1" : address,
+                            event.getWebServer().getPort(),
+                            token)
+                    .write(folder);
         } catch (IOException e) {
             LOG.warn(
                     "Commands on this machine do not reach Dobbin while it runs: the data folder takes no file that says where it is",
