@@ -1,6 +1,7 @@
 package dobbin.cli;
 
 import dobbin.gather.SeriesFile;
+import dobbin.still.Checkpoint;
 import dobbin.still.DecodeLimits;
 import dobbin.still.Series;
 import dobbin.still.UnreadablePicture;
@@ -47,7 +48,7 @@ final class Unpack implements Callable<Integer> {
 
     @Override
     public Integer call() throws IOException, UnreadablePicture {
-        Series series = SeriesFile.open(Files.readAllBytes(file), flattened, DecodeLimits.USUAL);
+        Series series = SeriesFile.open(Files.readAllBytes(file), flattened, DecodeLimits.USUAL, Checkpoint.NONE);
         FrameFolder out = new FrameFolder(folder, TIMING);
         List<FrameTiming> frames = new ArrayList<>();
         for (Optional<Series.Shown> frame = series.next(); frame.isPresent(); frame = series.next()) {

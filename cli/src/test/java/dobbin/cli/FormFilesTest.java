@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dobbin.gather.SeriesFile;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
+import dobbin.still.Checkpoint;
 import dobbin.still.DecodeLimits;
 import dobbin.still.PngWriter;
 import dobbin.still.Series;
@@ -56,7 +57,8 @@ class FormFilesTest {
     void anAnimatedPngKeepsPartialTransparency() throws Exception {
         Said made = make("loop.png", "--delay", "120", "--plays", "2");
         assertThat(made.status()).as(made.err()).isZero();
-        Series frames = SeriesFile.open(Files.readAllBytes(folder.resolve("loop.png")), false, DecodeLimits.USUAL);
+        Series frames = SeriesFile.open(
+                Files.readAllBytes(folder.resolve("loop.png")), false, DecodeLimits.USUAL, Checkpoint.NONE);
         assertThat(frames.plays()).hasValue(2);
         for (int color : COLORS) {
             Series.Shown shown = frames.next().orElseThrow();

@@ -21,6 +21,7 @@ import dobbin.reel.Reel;
 import dobbin.render.Pictures;
 import dobbin.slim.Progress;
 import dobbin.slim.Slim;
+import dobbin.still.Checkpoint;
 import dobbin.still.DecodeLimits;
 import dobbin.still.PngWriter;
 import dobbin.still.Series;
@@ -109,7 +110,8 @@ class WorkFileTest {
     void whatIsSaidTakesThePlaceOfWhatItHas() throws Exception {
         Said made = make("loop.png", "--height", "40", "--delay", "70", "--plays", "forever");
         assertThat(made.status()).as(made.err()).isZero();
-        Series frames = SeriesFile.open(Files.readAllBytes(folder.resolve("loop.png")), false, DecodeLimits.USUAL);
+        Series frames = SeriesFile.open(
+                Files.readAllBytes(folder.resolve("loop.png")), false, DecodeLimits.USUAL, Checkpoint.NONE);
         assertThat(frames.size()).isEqualTo(new Size(60, 40));
         assertThat(frames.plays()).hasValue(0);
         assertThat(frames.next().orElseThrow().delayMillis()).isEqualTo(70);

@@ -36,6 +36,7 @@ public final class ApngReader implements Series {
 
     private final byte[] file;
     private final DecodeLimits limits;
+    private final Checkpoint checkpoint;
     private final PngChunks chunks;
     private final List<String> warnings = new ArrayList<>();
     private final List<Chunk> ofColor = new ArrayList<>();
@@ -45,18 +46,20 @@ public final class ApngReader implements Series {
     private int plays;
     private int framesRead;
     private long sequence;
-    private long pixels;
+    private final int frames;
     private boolean done;
     private Chunk ahead;
     private int[] before;
     private FrameControl last;
 
-    private ApngReader(byte[] file, DecodeLimits limits, PngChunks chunks, Chunk header) {
+    private ApngReader(byte[] file, DecodeLimits limits, Checkpoint checkpoint, PngChunks chunks, Chunk header) {
+        this.checkpoint = checkpoint;
         this.file = file;
         this.limits = limits;
         this.chunks = chunks;
         this.size = new Size((int) header.number(0), (int) header.number(4));
         this.header = Arrays.copyOfRange(file, header.start(), header.start() + HEADER_BYTES);
+        this.frames = Math.min(PngChunks.count(file, "fcTL"), limits.maxFrames());
         this.canvas = new int[Math.toIntExact(size.area())];
     }
 
@@ -80,8 +83,12 @@ public final class ApngReader implements Series {
         return false;
     }
 
-    /** Reads up to the first picture. */
-    public static ApngReader open(byte[] file, DecodeLimits limits) throws UnreadablePicture {
+    /**
+     * Reads up to the first picture.
+     *
+     * @throws java.util.concurrent.CancellationException from {@code checkpoint}, as reading each frame does
+     */
+    public static ApngReader open(byte[] file, DecodeLimits limits, Checkpoint checkpoint) throws UnreadablePicture {
         Size size = StillReader.head(file, limits).size();
         DecodeLimits.checkSides(size);
         if (size.area() > limits.maxPixels()) {
@@ -92,7 +99,7 @@ public final class ApngReader implements Series {
         if (!header.type().equals("IHDR") || header.length() != HEADER_BYTES) {
             throw new UnreadablePicture("has no header");
         }
-        ApngReader reader = new ApngReader(file, limits, chunks, header);
+        ApngReader reader = new ApngReader(file, limits, checkpoint, chunks, header);
         reader.readUpToThePictures();
         return reader;
     }
@@ -100,6 +107,11 @@ public final class ApngReader implements Series {
     @Override
     public Size size() {
         return size;
+    }
+
+    @Override
+    public long pixels() {
+        return frames * size.area();
     }
 
     @Override
@@ -202,10 +214,6 @@ public final class ApngReader implements Series {
         if (framesRead == limits.maxFrames()) {
             throw new UnreadablePicture("has more than " + limits.maxFrames() + " frames");
         }
-        pixels += size.area();
-        if (pixels > limits.maxAnimationPixels()) {
-            throw new UnreadablePicture("has more pixels in all than can be read");
-        }
         Raster picture = decoded(control.place(), data);
         dispose();
         if (control.disposal() == Disposal.PUT_BACK) {
@@ -232,7 +240,7 @@ public final class ApngReader implements Series {
         }
         PngWriter.writeChunk(png, "IDAT", data);
         PngWriter.writeChunk(png, "IEND", new byte[0]);
-        return StillReader.readWhole(png.toByteArray(), limits, Checkpoint.NONE);
+        return StillReader.readWhole(png.toByteArray(), limits, checkpoint);
     }
 
     private void dispose() {

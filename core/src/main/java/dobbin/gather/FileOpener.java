@@ -78,9 +78,23 @@ public final class FileOpener {
         return Math.min(StillReader.pages(file), limits.maxFrames());
     }
 
+    /** A page that cannot be read is told when it comes. */
+    private static void checkPixelsOfPages(byte[] file, DecodeLimits limits) throws UnreadablePicture {
+        long pixels = 0;
+        for (int page = 1; page < pagesToTake(file, limits); page++) {
+            try {
+                pixels += StillReader.head(file, page, limits).size().area();
+            } catch (UnreadablePicture e) {
+                break;
+            }
+        }
+        limits.checkPixelsInAll(pixels);
+    }
+
     private static <E extends Exception> Opened openPages(
             byte[] file, DecodeLimits limits, Checkpoint checkpoint, Sink<E> sink) throws UnreadablePicture, E {
         int pages = StillReader.pages(file);
+        checkPixelsOfPages(file, limits);
         int taken = 0;
         String why = "";
         while (taken < pagesToTake(file, limits) && why.isEmpty()) {
@@ -121,7 +135,7 @@ public final class FileOpener {
     private static <E extends Exception> Opened openSeries(
             byte[] file, Choices choices, DecodeLimits limits, Checkpoint checkpoint, Sink<E> sink)
             throws UnreadablePicture, E {
-        Series series = SeriesFile.open(file, choices.flattened(), limits);
+        Series series = SeriesFile.open(file, choices.flattened(), limits, checkpoint);
         DecodeLimits.checkSides(series.size());
         int frames = 0;
         int without = 0;

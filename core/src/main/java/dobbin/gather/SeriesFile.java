@@ -7,6 +7,7 @@ import dobbin.gif.GifReader;
 import dobbin.ora.OraReader;
 import dobbin.raster.Size;
 import dobbin.sheet.SheetReader;
+import dobbin.still.Checkpoint;
 import dobbin.still.DecodeLimits;
 import dobbin.still.FileKind;
 import dobbin.still.Series;
@@ -33,17 +34,28 @@ public final class SeriesFile {
 
     /**
      * @param flattened whether the layers of an OpenRaster file are laid over one another, so that it is one picture
-     * @throws UnreadablePicture where the file is none, or nothing of it can be read
+     * @throws UnreadablePicture where the file is none, nothing of it can be read, or its pictures have too many pixels together
+     * @throws java.util.concurrent.CancellationException from {@code checkpoint}, as reading each picture does
      */
-    public static Series open(byte[] file, boolean flattened, DecodeLimits limits) throws UnreadablePicture {
+    public static Series open(byte[] file, boolean flattened, DecodeLimits limits, Checkpoint checkpoint)
+            throws UnreadablePicture {
+        Series series = opened(file, flattened, limits, checkpoint);
+        limits.checkPixelsInAll(series.pixels());
+        return series;
+    }
+
+    private static Series opened(byte[] file, boolean flattened, DecodeLimits limits, Checkpoint checkpoint)
+            throws UnreadablePicture {
         if (ApngReader.isOne(file)) {
-            return ApngReader.open(file, limits);
+            return ApngReader.open(file, limits, checkpoint);
         }
         if (SheetReader.isOne(file)) {
-            return SheetReader.open(file, limits);
+            return SheetReader.open(file, limits, checkpoint);
         }
         if (OraReader.isOne(file)) {
-            return flattened ? OraReader.openFlattened(file, limits) : OraReader.open(file, limits);
+            return flattened
+                    ? OraReader.openFlattened(file, limits, checkpoint)
+                    : OraReader.open(file, limits, checkpoint);
         }
         try {
             return new Gif(GifReader.open(file, limits));
@@ -75,6 +87,11 @@ public final class SeriesFile {
         @Override
         public Size size() {
             return reader.size();
+        }
+
+        @Override
+        public long pixels() {
+            return reader.pixels();
         }
 
         @Override

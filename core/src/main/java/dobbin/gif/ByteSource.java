@@ -2,6 +2,7 @@ package dobbin.gif;
 
 import java.io.ByteArrayOutputStream;
 import java.util.Arrays;
+import java.util.function.ToLongFunction;
 
 /** A GIF's bytes in order, little-endian, and where one is among them. */
 final class ByteSource {
@@ -48,6 +49,20 @@ final class ByteSource {
             joined.writeBytes(bytes(length, block));
         }
         return joined.toByteArray();
+    }
+
+    void skipSubBlocks(String block) throws GifFormatException {
+        for (int length = unsignedByte(block); length > 0; length = unsignedByte(block)) {
+            at = Math.min(bytes.length, at + length);
+        }
+    }
+
+    /** Looks at what is still to come, and is where it was afterwards. */
+    long ahead(ToLongFunction<ByteSource> look) {
+        int before = at;
+        long seen = look.applyAsLong(this);
+        at = before;
+        return seen;
     }
 
     /** As {@link #subBlocks}, but where the file breaks off, what there is. */

@@ -32,8 +32,8 @@ public final class GifReader {
     private final int[] globalColors;
     private GraphicControl control = GraphicControl.NONE;
     private int plays = 1;
+    private final long pixels;
     private int framesRead;
-    private long pixels;
     private boolean done;
 
     private GifReader(ByteSource in, DecodeLimits limits, Size size, int[] globalColors) {
@@ -41,6 +41,43 @@ public final class GifReader {
         this.limits = limits;
         this.screen = new Screen(size);
         this.globalColors = globalColors;
+        this.pixels = in.ahead(rest -> pixels(rest, size.area(), limits.maxFrames()));
+    }
+
+    /**
+     * What a frame declares counts like what it shows: a few bytes can declare any number of pixels.
+     *
+     * @param in the blocks, which are walked over and not read, as far as they are sound
+     * @param screen how many pixels that has
+     */
+    private static long pixels(ByteSource in, long screen, int mostFrames) {
+        long pixels = 0;
+        try {
+            for (int frames = 0; frames < mostFrames && !in.isAtEnd(); ) {
+                switch (in.unsignedByte("block")) {
+                    case IMAGE -> {
+                        in.bytes(4, "image descriptor");
+                        long own = (long) in.unsignedShort("image descriptor") * in.unsignedShort("image descriptor");
+                        readColors(in, in.unsignedByte("image descriptor"), "local color table");
+                        in.unsignedByte("image data");
+                        pixels += Math.max(own, screen);
+                        frames++;
+                        in.skipSubBlocks("image data");
+                    }
+                    case EXTENSION -> {
+                        in.unsignedByte("extension");
+                        in.skipSubBlocks("extension");
+                    }
+                    default -> {
+                        return pixels;
+                    }
+                }
+            }
+        } catch (GifFormatException e) {
+            // Whoever reads that far says so.
+            return pixels;
+        }
+        return pixels;
     }
 
     /** Reads up to the first frame. */
@@ -83,6 +120,11 @@ public final class GifReader {
 
     public Size size() {
         return screen.size();
+    }
+
+    /** @return how many pixels all frames have together, each as large as the screen or what it declares, if that is more */
+    public long pixels() {
+        return pixels;
     }
 
     /** @return how often viewers play the file in all, 0 for without end; known for sure once the last frame was read */
@@ -170,11 +212,6 @@ public final class GifReader {
         if ((long) width * height > limits.maxPixels()) {
             throw new GifFormatException(
                     offset, "image descriptor", "A frame is " + width + " x " + height + ", over the limit");
-        }
-        // What a frame declares counts like what it shows: a few bytes can declare any number of pixels.
-        pixels += Math.max((long) width * height, size().area());
-        if (pixels > limits.maxAnimationPixels()) {
-            throw new GifFormatException(offset, "image descriptor", "The frames have too many pixels together");
         }
         int[] localColors = readColors(in, packed, "local color table");
         int[] global = globalColors.length > 0 ? globalColors : ALL_BLACK;

@@ -12,8 +12,10 @@ import dobbin.still.StillReader;
 import dobbin.still.UnreadablePicture;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.Iterator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 
@@ -26,15 +28,21 @@ public final class OraReader implements Series {
     /** The canvas, a group on it, and a layer of that; and what it is reduced to. */
     private static final long BYTES_A_PIXEL = 24;
 
+    private static final int BYTES_OF_A_GROUP_A_PIXEL = 4;
+
     private final OraZip zip;
     private final OraStack stack;
     private final DecodeLimits limits;
+    private final Checkpoint checkpoint;
     /** What is still to be read. */
     private Iterator<Part> parts = Collections.emptyIterator();
 
     private final List<String> notes = new ArrayList<>();
+    private final Map<String, Long> areas = new HashMap<>();
+    private long pixels;
 
-    private OraReader(OraZip zip, OraStack stack, DecodeLimits limits) {
+    private OraReader(OraZip zip, OraStack stack, DecodeLimits limits, Checkpoint checkpoint) {
+        this.checkpoint = checkpoint;
         this.zip = zip;
         this.stack = stack;
         this.limits = limits;
@@ -47,14 +55,18 @@ public final class OraReader implements Series {
 
     /** @return of memory that reading it takes, about, the file not counted */
     public static long bytesToRead(byte[] file, DecodeLimits limits) throws UnreadablePicture {
-        Size size =
-                OraStack.read(OraZip.openStack(file, limits).file(OraZip.STACK)).size();
-        return (long) OraZip.MOST_TIMES * file.length + size.area() * BYTES_A_PIXEL;
+        OraStack stack = OraStack.read(OraZip.openStack(file, limits).file(OraZip.STACK));
+        long canvases = stack.size().area() * (BYTES_A_PIXEL + (long) BYTES_OF_A_GROUP_A_PIXEL * stack.depth());
+        return (long) OraZip.MOST_TIMES * file.length + canvases;
     }
 
-    /** Reads the list of layers. */
-    public static OraReader open(byte[] file, DecodeLimits limits) throws UnreadablePicture {
-        OraReader reader = openChecked(file, limits);
+    /**
+     * Reads the list of layers.
+     *
+     * @throws java.util.concurrent.CancellationException from {@code checkpoint}, as reading each layer does
+     */
+    public static OraReader open(byte[] file, DecodeLimits limits, Checkpoint checkpoint) throws UnreadablePicture {
+        OraReader reader = openChecked(file, limits, checkpoint);
         List<Part> visible = reader.visible();
         reader.parts =
                 visible.subList(0, Math.min(visible.size(), limits.maxFrames())).iterator();
@@ -62,6 +74,7 @@ public final class OraReader implements Series {
             reader.notes.add("holds layers; each became a frame, the lowest first");
         }
         reader.noteHidden();
+        reader.pixels = visible.size() * reader.size().area() + reader.pixels(visible);
         if (visible.size() > limits.maxFrames()) {
             reader.notes.add(
                     "has " + visible.size() + " visible layers; the first " + limits.maxFrames() + " became frames");
@@ -70,10 +83,12 @@ public final class OraReader implements Series {
     }
 
     /** As above; all that is visible becomes one picture. */
-    public static OraReader openFlattened(byte[] file, DecodeLimits limits) throws UnreadablePicture {
-        OraReader reader = openChecked(file, limits);
+    public static OraReader openFlattened(byte[] file, DecodeLimits limits, Checkpoint checkpoint)
+            throws UnreadablePicture {
+        OraReader reader = openChecked(file, limits, checkpoint);
         List<Part> all = reader.stack.parts();
         reader.parts = List.of(Part.group(all)).iterator();
+        reader.pixels = 2 * reader.size().area() + reader.pixels(all);
         if (all.size() > 1) {
             reader.notes.add("holds layers, which lie over one another on one frame");
         }
@@ -81,16 +96,16 @@ public final class OraReader implements Series {
         return reader;
     }
 
-    private static OraReader openChecked(byte[] file, DecodeLimits limits) throws UnreadablePicture {
+    private static OraReader openChecked(byte[] file, DecodeLimits limits, Checkpoint checkpoint)
+            throws UnreadablePicture {
         OraZip zip = OraZip.open(file, limits);
         OraStack stack = OraStack.read(zip.file(OraZip.STACK));
         Size size = stack.size();
         DecodeLimits.checkSides(size);
-        OraReader reader = new OraReader(zip, stack, limits);
+        OraReader reader = new OraReader(zip, stack, limits, checkpoint);
         List<Part> visible = reader.visible();
-        if (size.area() > limits.maxPixels() || size.area() * visible.size() > limits.maxAnimationPixels()) {
-            throw new UnreadablePicture("is " + size + " pixels in " + visible.size()
-                    + " layers, more than can be read. Make it smaller first");
+        if (size.area() > limits.maxPixels()) {
+            throw new UnreadablePicture("is " + size + " pixels, more than can be read. Make it smaller first");
         }
         if (visible.isEmpty()) {
             throw new UnreadablePicture("has no visible layer. Show one, and save it again");
@@ -115,6 +130,33 @@ public final class OraReader implements Series {
     @Override
     public Size size() {
         return stack.size();
+    }
+
+    /** Each layer as large as its own picture, each group as large as the canvas, and once more what becomes a frame. */
+    @Override
+    public long pixels() {
+        return pixels;
+    }
+
+    private long pixels(List<Part> all) {
+        long sum = 0;
+        for (Part part : all) {
+            if (part.visible()) {
+                sum += part.source().isEmpty() ? size().area() + pixels(part.parts()) : areaOf(part.source());
+            }
+        }
+        return sum;
+    }
+
+    /** What cannot be read is told when it comes. */
+    private long areaOf(String source) {
+        return areas.computeIfAbsent(source, name -> {
+            try {
+                return StillReader.head(zip.file(name), limits).size().area();
+            } catch (UnreadablePicture e) {
+                return 0L;
+            }
+        });
     }
 
     @Override
@@ -169,7 +211,7 @@ public final class OraReader implements Series {
 
     private Layer picture(Part part) throws UnreadablePicture {
         try {
-            Raster raster = StillReader.readWhole(zip.file(part.source()), limits, Checkpoint.NONE);
+            Raster raster = StillReader.readWhole(zip.file(part.source()), limits, checkpoint);
             return new Layer(raster, part.x(), part.y());
         } catch (UnreadablePicture e) {
             throw new UnreadablePicture(

@@ -56,6 +56,19 @@ record OraStack(Size size, List<Part> parts) {
         }
     }
 
+    /** @return how many groups lie in one another at most */
+    int depth() {
+        return depth(parts);
+    }
+
+    private static int depth(List<Part> parts) {
+        return parts.stream()
+                .filter(part -> part.source().isEmpty())
+                .mapToInt(part -> 1 + depth(part.parts()))
+                .max()
+                .orElse(0);
+    }
+
     static OraStack read(byte[] xml) throws UnreadablePicture {
         XMLInputFactory factory = XMLInputFactory.newFactory();
         factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);

@@ -54,8 +54,9 @@ public final class SheetReader implements Series {
         return Optional.empty();
     }
 
-    public static SheetReader open(byte[] file, DecodeLimits limits) throws UnreadablePicture {
-        Raster sheet = StillReader.readWhole(file, limits, Checkpoint.NONE);
+    /** @throws java.util.concurrent.CancellationException from {@code checkpoint} */
+    public static SheetReader open(byte[] file, DecodeLimits limits, Checkpoint checkpoint) throws UnreadablePicture {
+        Raster sheet = StillReader.readWhole(file, limits, checkpoint);
         String text = text(file).orElseThrow(() -> new UnreadablePicture("is no sheet"));
         return new SheetReader(sheet, SheetCells.of(text, sheet.size()), limits.maxFrames());
     }
@@ -63,6 +64,11 @@ public final class SheetReader implements Series {
     @Override
     public Size size() {
         return cells.size();
+    }
+
+    @Override
+    public long pixels() {
+        return Math.min(most, cells.cells().size()) * cells.size().area();
     }
 
     @Override

@@ -30,8 +30,17 @@ public record DecodeLimits(long maxPixels, int maxFrames, long maxBytes) {
         }
     }
 
-    /** @return how many pixels all frames of one animation may have together, each counted as large as the screen */
-    public long maxAnimationPixels() {
+    /** @return how many pixels all pictures of one file may have together, each frame of an animation counted as large as the screen */
+    public long maxPixelsInAll() {
         return 20 * maxPixels;
+    }
+
+    /** @throws UnreadablePicture where the pictures of one file have more pixels together than can be read */
+    public void checkPixelsInAll(long pixels) throws UnreadablePicture {
+        if (pixels > maxPixelsInAll()) {
+            throw new UnreadablePicture("holds pictures of " + pixels / 1_000_000 + " megapixels in all; at most "
+                    + maxPixelsInAll() / 1_000_000
+                    + " can be read. Make them smaller, or bring fewer of them");
+        }
     }
 }

@@ -1,7 +1,9 @@
 package dobbin.still;
 
+import java.io.ByteArrayOutputStream;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
+import java.util.Set;
 import java.util.zip.CRC32;
 
 /** The chunks of a PNG file, one after the other: length (4 bytes), type (4), data, checksum (4). */
@@ -42,6 +44,50 @@ public final class PngChunks {
             checksum.update(file, start - 4, 4 + length);
             return (int) checksum.getValue() == ByteBuffer.wrap(file).getInt(start + length);
         }
+    }
+
+    /**
+     * Leaves out all chunks but those. Others may hold notes that unpack to any size, which readers unpack without being asked.
+     *
+     * @return the same file where there are no others; as far as the last chunk that fits into it
+     */
+    public static byte[] keeping(Set<String> types, byte[] file) {
+        int[] others = new int[1];
+        walk(file, (type, at, bytes) -> others[0] += types.contains(type) ? 0 : 1);
+        if (others[0] == 0) {
+            return file;
+        }
+        ByteArrayOutputStream kept = new ByteArrayOutputStream(file.length);
+        kept.write(file, 0, SIGNATURE_BYTES);
+        walk(file, (type, at, bytes) -> {
+            if (types.contains(type)) {
+                kept.write(file, at, bytes);
+            }
+        });
+        return kept.toByteArray();
+    }
+
+    private interface Visitor {
+        /** @param at where the chunk begins; {@code bytes} all of it, as far as it fits into the file */
+        void visit(String type, int at, int bytes);
+    }
+
+    /** By the lengths alone, whether or not the chunks are sound. */
+    private static void walk(byte[] file, Visitor visitor) {
+        for (long at = SIGNATURE_BYTES; at + FRAME_BYTES <= file.length; ) {
+            int here = (int) at;
+            String type = new String(file, here + 4, 4, StandardCharsets.ISO_8859_1);
+            long bytes = FRAME_BYTES + (ByteBuffer.wrap(file).getInt(here) & 0xFFFFFFFFL);
+            visitor.visit(type, here, (int) Math.min(bytes, file.length - at));
+            at += bytes;
+        }
+    }
+
+    /** @return how many chunks of that type there are, by the lengths of all, whether or not they are sound */
+    public static int count(byte[] file, String type) {
+        int[] count = new int[1];
+        walk(file, (each, at, bytes) -> count[0] += each.equals(type) ? 1 : 0);
+        return count[0];
     }
 
     public boolean hasNext() {

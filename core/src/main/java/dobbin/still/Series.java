@@ -13,6 +13,9 @@ import java.util.OptionalInt;
 public interface Series {
     Size size();
 
+    /** @return how many pixels all its pictures have together as they are composed, told before any is read */
+    long pixels();
+
     /**
      * @return how often viewers play it in all, 0 for without end; nothing where it does not play. Known for sure once the last
      *     picture was read

@@ -1,6 +1,5 @@
 package dobbin.still;
 
-import com.drew.imaging.ImageMetadataReader;
 import com.drew.imaging.ImageProcessingException;
 import com.drew.metadata.exif.ExifDirectoryBase;
 import com.drew.metadata.exif.ExifIFD0Directory;
@@ -10,9 +9,9 @@ import dobbin.raster.Raster;
 import dobbin.raster.Resampler;
 import dobbin.raster.Size;
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.CancellationException;
 import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
@@ -28,6 +27,9 @@ public final class StillReader {
     private static final int RESULT_BYTES_A_PIXEL = 12;
 
     private static final int UNKNOWN_BYTES_A_PIXEL = 8;
+
+    /** What a picture is made of. Its profile is read here, as far as that has a sensible size. */
+    private static final Set<String> OF_A_PNG = Set.of("IHDR", "PLTE", "tRNS", "IDAT", "IEND");
 
     private StillReader() {}
 
@@ -57,7 +59,9 @@ public final class StillReader {
             long working = Math.min(size.area(), (long) WORKING_SIDE * WORKING_SIDE);
             return new Head(
                     size,
-                    size.area() * bytesOfAPixel(FileKind.of(file), page, reader) + working * RESULT_BYTES_A_PIXEL);
+                    size.area() * bytesOfAPixel(FileKind.of(file), page, reader)
+                            + working * RESULT_BYTES_A_PIXEL
+                            + (withoutNotes(file) == file ? 0 : file.length));
         });
     }
 
@@ -172,7 +176,7 @@ public final class StillReader {
             throw new UnreadablePicture("has " + file.length / 1_000_000 + " MB; at most "
                     + limits.maxBytes() / 1_000_000 + " MB can be read. Make it smaller first");
         }
-        try (ImageInputStream in = new WatchedStream(file, checkpoint)) {
+        try (ImageInputStream in = new WatchedStream(withoutNotes(file), checkpoint)) {
             ImageReader reader = Readers.of(FileKind.of(file), in)
                     .orElseThrow(() -> new UnreadablePicture(
                             "is not a picture that can be read here (JPEG, PNG, GIF, WebP, TIFF, BMP or SVG)"));
@@ -196,6 +200,10 @@ public final class StillReader {
         }
     }
 
+    private static byte[] withoutNotes(byte[] file) {
+        return FileKind.of(file) == FileKind.PNG ? PngChunks.keeping(OF_A_PNG, file) : file;
+    }
+
     private static UnreadablePicture tooLarge(Size size, DecodeLimits limits) {
         return new UnreadablePicture("is " + size + " pixels; at most " + limits.maxPixels() / 1_000_000
                 + " megapixels can be read. Make it smaller first");
@@ -213,8 +221,7 @@ public final class StillReader {
             return Orientation.UPRIGHT;
         }
         try {
-            ExifIFD0Directory exif = ImageMetadataReader.readMetadata(new ByteArrayInputStream(file))
-                    .getFirstDirectoryOfType(ExifIFD0Directory.class);
+            ExifIFD0Directory exif = Notes.of(file).getFirstDirectoryOfType(ExifIFD0Directory.class);
             Integer tag = exif == null ? null : exif.getInteger(ExifDirectoryBase.TAG_ORIENTATION);
             return tag == null ? Orientation.UPRIGHT : Orientation.ofExif(tag);
         } catch (ImageProcessingException | IOException e) {

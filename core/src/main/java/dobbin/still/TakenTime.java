@@ -1,10 +1,7 @@
 package dobbin.still;
 
-import com.drew.imaging.ImageMetadataReader;
 import com.drew.imaging.ImageProcessingException;
-import com.drew.metadata.Metadata;
 import com.drew.metadata.exif.ExifSubIFDDirectory;
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.util.Date;
 import java.util.TimeZone;
@@ -19,8 +16,7 @@ public final class TakenTime {
     /** @return in milliseconds since 1970 began, or 0 where the file does not say */
     public static long of(byte[] file) {
         try {
-            Metadata metadata = ImageMetadataReader.readMetadata(new ByteArrayInputStream(file), file.length);
-            for (ExifSubIFDDirectory exif : metadata.getDirectoriesOfType(ExifSubIFDDirectory.class)) {
+            for (ExifSubIFDDirectory exif : Notes.of(file).getDirectoriesOfType(ExifSubIFDDirectory.class)) {
                 Date original = exif.getDateOriginal(CAMERA);
                 if (original != null) {
                     return Math.max(0, original.getTime());

@@ -8,6 +8,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
+import dobbin.still.Checkpoint;
 import dobbin.still.DecodeLimits;
 import dobbin.still.PngWriter;
 import dobbin.still.Series.Shown;
@@ -32,7 +33,7 @@ class ApngReaderTest {
     }
 
     private static List<Shown> frames(byte[] file) throws UnreadablePicture {
-        return frames(ApngReader.open(file, DecodeLimits.USUAL));
+        return frames(ApngReader.open(file, DecodeLimits.USUAL, Checkpoint.NONE));
     }
 
     private static List<Shown> frames(ApngReader reader) throws UnreadablePicture {
@@ -55,7 +56,7 @@ class ApngReaderTest {
                 .frame(filled(4, 3, BLUE), 7, 0)
                 .frame(filled(4, 3, RED), 0, 100)
                 .bytes();
-        ApngReader reader = ApngReader.open(file, DecodeLimits.USUAL);
+        ApngReader reader = ApngReader.open(file, DecodeLimits.USUAL, Checkpoint.NONE);
         assertThat(reader.size()).isEqualTo(CANVAS);
         assertThat(reader.plays()).hasValue(5);
         List<Shown> frames = frames(reader);
@@ -119,12 +120,13 @@ class ApngReaderTest {
                 .frame(filled(4, 3, RED), 10, 100)
                 .frame(filled(4, 3, BLUE), 10, 100)
                 .bytes();
-        ApngReader reader = ApngReader.open(Arrays.copyOf(whole, whole.length - 20), DecodeLimits.USUAL);
+        ApngReader reader =
+                ApngReader.open(Arrays.copyOf(whole, whole.length - 20), DecodeLimits.USUAL, Checkpoint.NONE);
         assertThat(frames(reader)).hasSize(1);
         assertThat(reader.warnings()).containsExactly("after frame 1 it breaks off in the middle of a part (fdAT)");
         byte[] damaged = whole.clone();
         damaged[whole.length - 30] ^= 1;
-        ApngReader second = ApngReader.open(damaged, DecodeLimits.USUAL);
+        ApngReader second = ApngReader.open(damaged, DecodeLimits.USUAL, Checkpoint.NONE);
         assertThat(frames(second)).hasSize(1);
         assertThat(second.warnings()).containsExactly("after frame 1 it has a damaged part (fdAT)");
     }
@@ -150,10 +152,10 @@ class ApngReaderTest {
                 .frame(filled(4, 3, BLUE), 10, 100)
                 .frame(filled(4, 3, RED), 10, 100)
                 .bytes();
-        ApngReader reader = ApngReader.open(file, new DecodeLimits(100, 2, 10_000));
+        ApngReader reader = ApngReader.open(file, new DecodeLimits(100, 2, 10_000), Checkpoint.NONE);
         assertThat(frames(reader)).hasSize(2);
         assertThat(reader.warnings()).containsExactly("after frame 2 it has more than 2 frames");
-        assertThatThrownBy(() -> ApngReader.open(file, new DecodeLimits(11, 2, 10_000)))
+        assertThatThrownBy(() -> ApngReader.open(file, new DecodeLimits(11, 2, 10_000), Checkpoint.NONE))
                 .hasMessageContaining("over the limit of 11");
     }
 }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import dobbin.raster.Compositor;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
+import dobbin.still.Checkpoint;
 import dobbin.still.DecodeLimits;
 import dobbin.still.PngWriter;
 import dobbin.still.Series.Shown;
@@ -81,7 +82,7 @@ class OraTest {
     }
 
     private static OraReader open(byte[] file) throws UnreadablePicture {
-        return OraReader.open(file, DecodeLimits.USUAL);
+        return OraReader.open(file, DecodeLimits.USUAL, Checkpoint.NONE);
     }
 
     @Test
@@ -127,7 +128,7 @@ class OraTest {
                 .with("data/gray.png", 1, 2, 0xFF808080)
                 .with("data/red.png", 2, 1, 0xFFFF4000)
                 .bytes();
-        OraReader reader = OraReader.openFlattened(file, DecodeLimits.USUAL);
+        OraReader reader = OraReader.openFlattened(file, DecodeLimits.USUAL, Checkpoint.NONE);
         assertThat(layers(reader))
                 .containsExactly(Raster.of(CANVAS, new int[] {0xFFFF4000, 0xFF802000, 0, 0, 0, 0xFF808080, 0, 0}));
         assertThat(reader.notes())
@@ -161,7 +162,7 @@ class OraTest {
                 }
             }
         }
-        OraReader flattened = OraReader.openFlattened(file, DecodeLimits.USUAL);
+        OraReader flattened = OraReader.openFlattened(file, DecodeLimits.USUAL, Checkpoint.NONE);
         assertThat(layers(flattened)).containsExactly(merged);
         int half = Compositor.over(0x802B6A80, RED);
         assertThat(merged).isEqualTo(Raster.of(CANVAS, new int[] {RED, half, RED, BLUE, 0, 0, 0, 0}));

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
+import dobbin.still.Checkpoint;
 import dobbin.still.DecodeLimits;
 import dobbin.still.PngParts;
 import dobbin.still.PngRows;
@@ -53,15 +54,15 @@ class SheetReaderTest {
     void isRefusedInASentence(String cells) throws IOException {
         byte[] file = sheet(cells);
         assertThat(SheetReader.isOne(file)).isTrue();
-        assertThatThrownBy(() -> SheetReader.open(file, DecodeLimits.USUAL))
+        assertThatThrownBy(() -> SheetReader.open(file, DecodeLimits.USUAL, Checkpoint.NONE))
                 .isInstanceOf(UnreadablePicture.class)
                 .hasMessageStartingWith("says that it is a sheet, but ");
     }
 
     @Test
     void moreFramesThanAReelHoldsAreLeftOut() throws Exception {
-        SheetReader reader =
-                SheetReader.open(sheet("0 4 4\n0 0 40\n4 0 40\n0 0 40"), new DecodeLimits(1_000, 2, 1_000));
+        SheetReader reader = SheetReader.open(
+                sheet("0 4 4\n0 0 40\n4 0 40\n0 0 40"), new DecodeLimits(1_000, 2, 1_000), Checkpoint.NONE);
         assertThat(reader.next()).isPresent();
         assertThat(reader.next()).isPresent();
         assertThat(reader.next()).isEmpty();

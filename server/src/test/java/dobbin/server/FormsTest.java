@@ -6,6 +6,7 @@ import dobbin.gather.SeriesFile;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.server.RunningServer.Answer;
+import dobbin.still.Checkpoint;
 import dobbin.still.DecodeLimits;
 import dobbin.still.PngWriter;
 import dobbin.still.Series;
@@ -101,7 +102,7 @@ class FormsTest {
         Answer answer = form(reel, "apng", "Tide", "1,3", "{\"columns\":0,\"padding\":0}");
         assertThat(file(answer)).isEqualTo("Tide.png");
         assertThat(answer.response().headers().firstValue("Content-Type")).contains("image/png");
-        Series frames = SeriesFile.open(answer.body(), false, DecodeLimits.USUAL);
+        Series frames = SeriesFile.open(answer.body(), false, DecodeLimits.USUAL, Checkpoint.NONE);
         assertThat(frames.next().orElseThrow().picture()).isEqualTo(Raster.filled(new Size(30, 20), COLORS[0]));
         assertThat(frames.next().orElseThrow().picture()).isEqualTo(Raster.filled(new Size(30, 20), COLORS[2]));
         assertThat(frames.next()).isEmpty();

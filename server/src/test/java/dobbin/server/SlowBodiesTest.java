@@ -99,6 +99,22 @@ class SlowBodiesTest {
         assertThat(server.data().resolve("incoming")).as("what had come of it").isEmptyDirectory();
     }
 
+    /** Four bytes of a request or of its body, and then nothing. */
+    @ParameterizedTest
+    @ValueSource(strings = {"", "application/json", "application/octet-stream"})
+    void oneThatFallsSilentIsGivenUp(String type) throws IOException {
+        try (Socket socket = type.isEmpty()
+                ? new Socket("127.0.0.1", server.address("/").getPort())
+                : begun(type.endsWith("json") ? "/api/reels" : "/api/pictures?name=Tide.png", type)) {
+            socket.getOutputStream().write("POST".getBytes(StandardCharsets.US_ASCII));
+            socket.setSoTimeout(5_000);
+            assertThat(socket.getInputStream().readAllBytes())
+                    .as("the connection is ended")
+                    .isEmpty();
+        }
+        assertThat(server.data().resolve("incoming")).as("what had come of it").isEmptyDirectory();
+    }
+
     /** A browser sends its next request on the same connection. */
     @Test
     void aConnectionStaysOpenAfterABodyThatWasReadOrRefused() throws IOException {

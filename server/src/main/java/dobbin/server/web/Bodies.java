@@ -22,6 +22,9 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class Bodies implements WebServerFactoryCustomizer<TomcatServletWebServerFactory> {
+    /** An attribute of a request whose body came too slowly: nobody waits for the rest of it. */
+    static final String GIVEN_UP = "dobbin.givenUp";
+
     private final Settings settings;
     private final Map<String, Integer> underWay = new ConcurrentHashMap<>();
 
@@ -58,7 +61,9 @@ class Bodies implements WebServerFactoryCustomizer<TomcatServletWebServerFactory
                     return;
                 }
                 getNext().invoke(request, response);
-                if (!request.isAsync()) {
+                if (request.getAttribute(GIVEN_UP) != null) {
+                    cutOff(request);
+                } else if (!request.isAsync()) {
                     readRest(request);
                 }
             } finally {

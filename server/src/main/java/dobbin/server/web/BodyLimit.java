@@ -9,6 +9,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.net.SocketTimeoutException;
 import java.time.Duration;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -58,14 +59,14 @@ class BodyLimit extends OncePerRequestFilter {
 
                 @Override
                 public int read() throws IOException {
-                    int one = in.read();
+                    int one = timely(in::read);
                     count(one < 0 ? 0 : 1);
                     return one;
                 }
 
                 @Override
                 public int read(byte[] into, int offset, int length) throws IOException {
-                    int read = in.read(into, offset, length);
+                    int read = timely(() -> in.read(into, offset, length));
                     count(Math.max(0, read));
                     return read;
                 }
@@ -77,9 +78,7 @@ class BodyLimit extends OncePerRequestFilter {
                         throw tooLarge();
                     }
                     if (pace.isTooSlow()) {
-                        throw new Refused(
-                                HttpStatus.REQUEST_TIMEOUT,
-                                "This came too slowly to wait for it. Try again over a faster line.");
+                        throw tooSlow();
                     }
                 }
 
@@ -98,6 +97,25 @@ class BodyLimit extends OncePerRequestFilter {
                     in.setReadListener(listener);
                 }
             };
+        }
+
+        private interface Read {
+            int now() throws IOException;
+        }
+
+        /** Where nothing comes at all for a while, the container ends the reading. */
+        private int timely(Read read) throws IOException {
+            try {
+                return read.now();
+            } catch (SocketTimeoutException e) {
+                throw tooSlow();
+            }
+        }
+
+        private Refused tooSlow() {
+            setAttribute(Bodies.GIVEN_UP, true);
+            return new Refused(
+                    HttpStatus.REQUEST_TIMEOUT, "This came too slowly to wait for it. Try again over a faster line.");
         }
 
         private static Refused tooLarge() {
