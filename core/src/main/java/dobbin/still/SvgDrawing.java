@@ -31,7 +31,7 @@ public final class SvgDrawing {
     /** What drawing one takes: its pixels, and as many for a mask or a filter. */
     private static final int BYTES_A_PIXEL = 24;
 
-    /** More shapes, those that are drawn again and again counted each time, are not drawn. */
+    /** More segments and dashes, those that are drawn again and again counted each time, are not drawn. */
     private static final int MOST_STEPS = 2_000_000;
 
     private SvgDrawing() {}
@@ -51,6 +51,7 @@ public final class SvgDrawing {
         if (new String(file, StandardCharsets.UTF_8).contains("<!ENTITY")) {
             throw new UnreadablePicture("declares entities, which are not read. Save it as plain SVG");
         }
+        SvgLimits.check(file);
         SVGDocument document = document(file);
         Size size = sized(document.size(), longerSide);
         BufferedImage image = new BufferedImage(size.width(), size.height(), BufferedImage.TYPE_INT_ARGB);
@@ -110,15 +111,21 @@ public final class SvgDrawing {
     /** What all parts of one drawing have done so far. */
     private static final class Steps {
         private final Checkpoint checkpoint;
-        private int taken;
+        private double taken;
 
         Steps(Checkpoint checkpoint) {
             this.checkpoint = checkpoint;
         }
 
         void take() {
+            take(1);
+        }
+
+        void take(double pieces) {
             checkpoint.check();
-            if (++taken > MOST_STEPS) {
+            taken += pieces;
+            // What is no number counts as too many.
+            if (!(taken <= MOST_STEPS)) {
                 throw new TooManySteps();
             }
         }
@@ -137,13 +144,13 @@ public final class SvgDrawing {
 
         @Override
         public void fillShape(Shape shape) {
-            steps.take();
+            steps.take(ShapeCost.filled(shape, transform()));
             super.fillShape(shape);
         }
 
         @Override
         public void drawShape(Shape shape) {
-            steps.take();
+            steps.take(ShapeCost.drawn(shape, stroke(), transform()));
             super.drawShape(shape);
         }
 

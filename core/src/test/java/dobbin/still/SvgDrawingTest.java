@@ -99,4 +99,57 @@ class SvgDrawingTest {
         };
         assertThatThrownBy(() -> SvgDrawing.read(svg(FLAG), 0, stopped)).isInstanceOf(CancellationException.class);
     }
+
+    private static void refused(String text, String clause) {
+        assertThatThrownBy(() -> drawn(text, 0))
+                .isInstanceOf(UnreadablePicture.class)
+                .hasMessageContaining(clause)
+                .hasMessageEndingWith("Save it simpler, or as PNG");
+    }
+
+    /** 401 bytes that took two minutes of a processor. */
+    @Test
+    void twentyDiagonalsOfDashesThatNobodySees() {
+        String lines = "M0 0L480 480".repeat(20);
+        refused(
+                OPEN + "width='480' height='480'><path d='" + lines
+                        + "' stroke='#000' stroke-width='3' stroke-dasharray='0.0001'/></svg>",
+                "draws too many shapes");
+        refused(
+                OPEN + "width='480' height='480'><path d='M0 0C1e9 0 0 1e9 480 480'"
+                        + " stroke='#000' stroke-dasharray='5'/></svg>",
+                "draws too many shapes");
+    }
+
+    @Test
+    void dashesThatOneSeesAreDrawn() throws Exception {
+        Raster drawn = drawn(
+                OPEN
+                        + "width='60' height='20'><path d='M0 10H60' stroke='#b23e28' stroke-width='4' stroke-dasharray='10'/>"
+                        + "</svg>",
+                0);
+        assertThat(drawn.pixel(5, 10)).isEqualTo(0xFFB23E28);
+        assertThat(drawn.pixel(15, 10)).isZero();
+        assertThat(drawn.pixel(25, 10)).isEqualTo(0xFFB23E28);
+    }
+
+    @Test
+    void whatIsWorkedOutInOneGoIsBounded() {
+        String rect = "<rect width='40' height='40' filter='url(#f)'/></svg>";
+        refused(
+                OPEN
+                        + "width='40' height='40'><filter id='f'><feTurbulence baseFrequency='0.1' numOctaves='99&#x39;999'/>"
+                        + "</filter>" + rect,
+                "has noise of more than 12 octaves");
+        refused(
+                OPEN + "width='40' height='40'><filter id='f'>" + "<feOffset dx='1'/>".repeat(51) + "</filter>" + rect,
+                "has a filter of more than 50 parts");
+        refused(
+                OPEN + "width='40' height='40'><linearGradient id='g'>" + "<stop offset='0.5'/>".repeat(1_001)
+                        + "</linearGradient></svg>",
+                "has a gradient of more than 1000 colors");
+        refused(
+                OPEN + "width='40' height='40'>" + "<g>".repeat(300) + "</g>".repeat(300) + "</svg>",
+                "deep in one another");
+    }
 }
