@@ -47,6 +47,11 @@ public record Cycle(
         Ranges.check(Cycle.class, "offset", offset);
     }
 
+    @Override
+    public int parts() {
+        return pictures.size();
+    }
+
     /** @return a cycle whose pictures are dealt to the frames, each to {@code every} frames in a row */
     public static Cycle dealt(List<PictureRef> pictures, int every) {
         return new Cycle(pictures, Turns.KEPT, every, 0);

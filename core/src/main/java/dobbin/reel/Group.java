@@ -21,6 +21,26 @@ public record Group(
         Ranges.checkAmount(Group.class, "height", height);
         members = List.copyOf(members);
         Ranges.check(Group.class, "members", members.size());
+        // Here and not in the reel alone, so that a document is refused before all of it is there.
+        Cutout.checkParts("members", members);
+        if (depth(members) >= Ranges.MAX_GROUPS_IN_ONE_ANOTHER) {
+            throw new OutOfRange(
+                    "members", "must lie in at most " + Ranges.MAX_GROUPS_IN_ONE_ANOTHER + " groups in one another");
+        }
+    }
+
+    private static int depth(List<Cutout> members) {
+        return members.stream().mapToInt(member -> member.art().depth()).max().orElse(0);
+    }
+
+    @Override
+    public int parts() {
+        return members.stream().mapToInt(member -> member.art().parts()).sum();
+    }
+
+    @Override
+    public int depth() {
+        return 1 + depth(members);
     }
 
     @Override

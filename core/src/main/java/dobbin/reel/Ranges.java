@@ -24,6 +24,10 @@ public final class Ranges {
     public static final int MAX_DISMISSED = 500;
     public static final int MAX_SWATCHES = 32;
     public static final int MAX_CUTOUTS = 200;
+    /** Of all cut-outs of a reel, in groups or not: pictures, words and shapes. */
+    public static final int MAX_CUTOUT_PARTS = 2_000;
+
+    public static final int MAX_GROUPS_IN_ONE_ANOTHER = 8;
     public static final int MAX_NAME_LENGTH = 120;
 
     /** Of what a loop shows, in words. */
