@@ -1,6 +1,7 @@
 package dobbin.server.data;
 
 import dobbin.server.Settings;
+import java.io.EOFException;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
@@ -12,6 +13,8 @@ import org.springframework.stereotype.Component;
 /** Large files on their way in or out lie on the disk, and not in memory. What is left over is removed at the next start. */
 @Component
 public class Spool {
+    private static final int PIECE_BYTES = 64 * 1024;
+
     private final Path folder;
 
     Spool(Settings settings) throws IOException {
@@ -32,7 +35,7 @@ public class Spool {
     public Optional<Path> take(InputStream in, long most) throws IOException {
         Path file = begin();
         try (OutputStream out = Files.newOutputStream(file)) {
-            byte[] buffer = new byte[64 * 1024];
+            byte[] buffer = new byte[PIECE_BYTES];
             long size = 0;
             for (int read = in.read(buffer); read >= 0; read = in.read(buffer)) {
                 size += read;
@@ -48,6 +51,25 @@ public class Spool {
             Files.deleteIfExists(file);
             throw e;
         }
+    }
+
+    /**
+     * Reads a file in pieces. A channel that is asked for all of it takes as much memory beside the heap, and keeps that for the thread.
+     */
+    public static byte[] bytes(Path file) throws IOException {
+        byte[] bytes = new byte[Math.toIntExact(Files.size(file))];
+        try (InputStream in = Files.newInputStream(file)) {
+            int at = 0;
+            int read = 0;
+            while (read >= 0 && at < bytes.length) {
+                read = in.read(bytes, at, Math.min(PIECE_BYTES, bytes.length - at));
+                at += Math.max(0, read);
+            }
+            if (at < bytes.length) {
+                throw new EOFException(file + " became shorter while it was read");
+            }
+        }
+        return bytes;
     }
 
     public static void remove(Path file) {

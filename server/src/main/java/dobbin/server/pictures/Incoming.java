@@ -86,7 +86,7 @@ interface Incoming extends AutoCloseable {
         @Override
         public byte[] bytes() {
             try {
-                return Files.readAllBytes(file);
+                return Spool.bytes(file);
             } catch (IOException e) {
                 throw new UncheckedIOException("What came in cannot be read again", e);
             }

@@ -4,8 +4,10 @@ import dobbin.lettering.OwnTypeface;
 import dobbin.lettering.UnusableTypeface;
 import dobbin.server.data.Spool;
 import dobbin.server.web.Refused;
+import dobbin.server.work.Budget;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.springframework.http.HttpStatus;
@@ -17,9 +19,14 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class TypefaceController {
     private final TypefaceStore store;
-    private final Spool spool;
+    /** The file, what is checked of it, and what the database is given. */
+    private static final long COPIES = 3;
 
-    TypefaceController(TypefaceStore store, Spool spool) {
+    private final Spool spool;
+    private final Budget budget;
+
+    TypefaceController(TypefaceStore store, Spool spool, Budget budget) {
+        this.budget = budget;
         this.store = store;
         this.spool = spool;
     }
@@ -33,11 +40,21 @@ class TypefaceController {
                         HttpStatus.CONTENT_TOO_LARGE,
                         "“" + name + "” is larger than " + OwnTypeface.LARGEST_FILE / 1_000_000 + " MB."));
         try {
-            return store.keep(Files.readAllBytes(spooled));
+            // And then only as many at once as there is memory for.
+            long bytes = Math.min(COPIES * Files.size(spooled), budget.mostBytes());
+            return budget.during(bytes, () -> {}, () -> kept(spooled));
         } catch (UnusableTypeface e) {
             throw new Refused(HttpStatus.UNPROCESSABLE_CONTENT, "“" + name + "” " + e.getMessage() + ".");
         } finally {
             Spool.remove(spooled);
+        }
+    }
+
+    private OwnTypeface kept(Path file) throws UnusableTypeface {
+        try {
+            return store.keep(Spool.bytes(file));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
     }
 }
