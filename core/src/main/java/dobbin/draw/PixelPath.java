@@ -1,6 +1,7 @@
 package dobbin.draw;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 
@@ -28,8 +29,11 @@ final class PixelPath {
 
     static void along(List<Point> points, Coverage coverage) {
         int side = (int) Math.max(1, Math.round(points.get(0).width()));
+        int[] indents = indents(side);
+        Pixel before = null;
         for (Pixel pixel : withoutCorners(line(points))) {
-            stamp(pixel, side, coverage);
+            stamp(pixel, indents, before, coverage);
+            before = pixel;
         }
     }
 
@@ -94,17 +98,56 @@ final class PixelPath {
         return kept;
     }
 
-    /** A disc of that many pixels across, about the pixel. */
-    private static void stamp(Pixel pixel, int side, Coverage coverage) {
-        int before = (side - 1) / 2;
-        for (int y = 0; y < side; y++) {
-            for (int x = 0; x < side; x++) {
-                double dx = x + 0.5 - side / 2.0;
-                double dy = y + 0.5 - side / 2.0;
-                if (side < 3 || dx * dx + dy * dy <= side * side / 4.0) {
-                    coverage.cover(pixel.x - before + x, pixel.y - before + y);
-                }
+    /** @return for each row of a disc of that many pixels across, how many pixels at either end are not of it */
+    private static int[] indents(int side) {
+        int[] indents = new int[side];
+        for (int y = 0; y < side && side >= 3; y++) {
+            double dy = y + 0.5 - side / 2.0;
+            double dx = 0.5 - side / 2.0;
+            while (dx * dx + dy * dy > side * side / 4.0) {
+                dx++;
+                indents[y]++;
             }
+        }
+        return indents;
+    }
+
+    /**
+     * A disc about the pixel, as far as it lies in the picture.
+     *
+     * @param indents of its rows, from both sides
+     * @param before the pixel whose disc is there already, of which only what is new is drawn; null for none
+     */
+    private static void stamp(Pixel pixel, int[] indents, Pixel before, Coverage coverage) {
+        int side = indents.length;
+        int left = pixel.x - (side - 1) / 2;
+        int top = pixel.y - (side - 1) / 2;
+        int across = before == null ? 0 : pixel.x - before.x;
+        int down = before == null ? side : pixel.y - before.y;
+        if (left >= coverage.size().width() || left + side <= 0) {
+            return;
+        }
+        int end = Math.min(side, coverage.size().height() - top);
+        for (int y = Math.max(0, -top); y < end; y++) {
+            int from = left + indents[y];
+            int to = left + side - indents[y];
+            int rowBefore = y + down;
+            if (rowBefore < 0 || rowBefore >= side) {
+                fill(from, to, top + y, coverage);
+            } else {
+                fill(from, Math.min(to, left - across + indents[rowBefore]), top + y, coverage);
+                fill(Math.max(from, left - across + side - indents[rowBefore]), to, top + y, coverage);
+            }
+        }
+    }
+
+    private static void fill(int from, int to, int y, Coverage coverage) {
+        int width = coverage.size().width();
+        int first = Math.max(0, from);
+        int end = Math.min(width, to);
+        if (first < end) {
+            Arrays.fill(coverage.values(), y * width + first, y * width + end, (byte) Coverage.FULL);
+            coverage.changed(first, y, end, y + 1);
         }
     }
 }

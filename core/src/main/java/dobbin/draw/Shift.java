@@ -31,6 +31,8 @@ public record Shift(
         boolean hard)
         implements Mark {
     private static final double FARTHEST = 100_000;
+    /** What is moved is made whole as long as it has no more times as many pixels as the canvas. */
+    private static final int MOST_TIMES = 4;
 
     public Shift {
         outline = List.copyOf(outline);
@@ -68,16 +70,38 @@ public record Shift(
         double down = to.height() / whole.height();
         Size size = new Size((int) Math.max(1, Math.round(box.width() * across)), (int)
                 Math.max(1, Math.round(box.height() * down)));
-        Raster scaled = size.equals(taken.size())
-                ? taken
-                : hard ? HardPixels.resize(taken, Bounds.all(taken.size()), size) : Resampler.resize(taken, size);
-        Compositor.over(
-                scaled,
-                (int) Math.round(to.x() + (box.left() - whole.left()) * across),
-                (int) Math.round(to.y() + (box.top() - whole.top()) * down),
-                argb,
-                ink.size());
+        int left = (int) Math.round(to.x() + (box.left() - whole.left()) * across);
+        int top = (int) Math.round(to.y() + (box.top() - whole.top()) * down);
+        Bounds seen = new Bounds(left, top, left + size.width(), top + size.height()).within(Bounds.all(ink.size()));
+        if (seen.isEmpty()) {
+            return Raster.of(ink.size(), argb);
+        }
+        if (size.area() <= MOST_TIMES * ink.size().area()) {
+            Compositor.over(scaled(taken, size), left, top, argb, ink.size());
+        } else {
+            Bounds part = new Bounds(seen.left() - left, seen.top() - top, seen.right() - left, seen.bottom() - top);
+            Compositor.over(scaled(taken, size, part), seen.left(), seen.top(), argb, ink.size());
+        }
         return Raster.of(ink.size(), argb);
+    }
+
+    private Raster scaled(Raster taken, Size size) {
+        if (size.equals(taken.size())) {
+            return taken;
+        }
+        return hard ? HardPixels.resize(taken, Bounds.all(taken.size()), size) : Resampler.resize(taken, size);
+    }
+
+    /** Makes only what is seen of it: {@code part} of it at that size, which may be far larger than the canvas. */
+    private Raster scaled(Raster taken, Size size, Bounds part) {
+        if (hard) {
+            return HardPixels.resize(taken, Bounds.all(taken.size()), size, part);
+        }
+        double across = (double) taken.width() / size.width();
+        double down = (double) taken.height() / size.height();
+        Region region =
+                new Region(part.left() * across, part.top() * down, part.width() * across, part.height() * down);
+        return Resampler.resize(taken, region, part.size());
     }
 
     @Override

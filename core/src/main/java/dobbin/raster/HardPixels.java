@@ -6,18 +6,23 @@ public final class HardPixels {
 
     /** @param part of {@code source}, not empty */
     public static Raster resize(Raster source, Bounds part, Size size) {
-        int[] columns = new int[size.width()];
+        return resize(source, part, size, Bounds.all(size));
+    }
+
+    /** As above, but makes only what is {@code seen} of it at that size. */
+    public static Raster resize(Raster source, Bounds part, Size size, Bounds seen) {
+        int[] columns = new int[seen.width()];
         for (int x = 0; x < columns.length; x++) {
-            columns[x] = part.left() + middle(x, size.width(), part.width());
+            columns[x] = part.left() + middle(seen.left() + x, size.width(), part.width());
         }
-        int[] argb = new int[Math.toIntExact(size.area())];
-        for (int y = 0; y < size.height(); y++) {
-            int row = (part.top() + middle(y, size.height(), part.height())) * source.width();
+        int[] argb = new int[Math.toIntExact(seen.size().area())];
+        for (int y = 0; y < seen.height(); y++) {
+            int row = (part.top() + middle(seen.top() + y, size.height(), part.height())) * source.width();
             for (int x = 0; x < columns.length; x++) {
                 argb[y * columns.length + x] = source.argb()[row + columns[x]];
             }
         }
-        return Raster.of(size, argb);
+        return Raster.of(seen.size(), argb);
     }
 
     private static int middle(int at, int length, int sourceLength) {
