@@ -252,6 +252,31 @@ class AccessTest {
     }
 
     @Test
+    void whoHasManyJobsUnderWayWaitsAndNobodyElseDoes() {
+        for (int i = 0; i < 32; i++) {
+            server.sql("INSERT INTO job (id, reel, kind, title, whose, request) VALUES ('mine " + i + "', '" + id
+                    + "', 'delivery', 'Tide', 'Mara', '{}')");
+        }
+        String path = "/api/reels/" + id + "/deliveries";
+        Answer refused = mara.post(path, "{\"name\":\"Tide\"}");
+        assertThat(refused.status()).isEqualTo(429);
+        assertThat(refused.detail())
+                .isEqualTo("You have 32 jobs under way. Wait for some of them, or stop some, then do this again.");
+        mara.give(reel, WORK, "");
+        assertThat(ebbe.ended(ebbe.post(path, "{\"name\":\"Tide\"}").json())
+                        .get("state")
+                        .asString())
+                .isEqualTo("DONE");
+        assertThat(mara.ask("DELETE", "/api/jobs/mine 0".replace(" ", "%20"), "")
+                        .status())
+                .isEqualTo(200);
+        assertThat(mara.ended(mara.post(path, "{\"name\":\"Tide\"}").json())
+                        .get("state")
+                        .asString())
+                .isEqualTo("DONE");
+    }
+
+    @Test
     void aNamedPaletteIsOnesOwn() {
         String palette = mara.post("/api/palettes", "{\"name\":\"Dusk\",\"colors\":[\"102030\"]}")
                 .json()
