@@ -2,15 +2,14 @@ package dobbin.ora;
 
 import dobbin.raster.Blend;
 import dobbin.raster.Size;
+import dobbin.still.SafeXml;
 import dobbin.still.UnreadablePicture;
-import java.io.ByteArrayInputStream;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Deque;
 import java.util.List;
 import java.util.Map;
-import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
@@ -70,11 +69,8 @@ record OraStack(Size size, List<Part> parts) {
     }
 
     static OraStack read(byte[] xml) throws UnreadablePicture {
-        XMLInputFactory factory = XMLInputFactory.newFactory();
-        factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
-        factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
         try {
-            XMLStreamReader reader = factory.createXMLStreamReader(new ByteArrayInputStream(xml));
+            XMLStreamReader reader = SafeXml.reader(xml);
             try {
                 return read(reader);
             } finally {

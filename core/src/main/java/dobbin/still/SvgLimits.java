@@ -1,10 +1,8 @@
 package dobbin.still;
 
-import java.io.ByteArrayInputStream;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.Set;
-import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
@@ -23,11 +21,8 @@ final class SvgLimits {
 
     /** @throws UnreadablePicture where it asks for more; what is no XML is told by who draws it */
     static void check(byte[] file) throws UnreadablePicture {
-        XMLInputFactory factory = XMLInputFactory.newFactory();
-        factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
-        factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
         try {
-            XMLStreamReader reader = factory.createXMLStreamReader(new ByteArrayInputStream(file));
+            XMLStreamReader reader = SafeXml.reader(file);
             try {
                 check(reader);
             } finally {

@@ -1,7 +1,6 @@
 package dobbin.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dobbin.raster.Size;
 import dobbin.server.RunningServer.Answer;
@@ -350,22 +349,6 @@ class AccessTest {
         return PeopleCommands.run("user", action, server.data().toString(), name);
     }
 
-    @Test
-    void commandsReachTheInstanceThatRuns() throws IOException {
-        assertThat(PeopleCommands.run("user", "list", server.data().toString())).isEqualTo("Ebbe\nInes\nMara");
-        assertThatThrownBy(() -> user("add", "Mara"))
-                .hasMessage("Mara is there already. ./dobbin user password changes the password.");
-        assertThatThrownBy(() -> user("password", "Piet"))
-                .hasMessage("Nobody is called “Piet”. ./dobbin user list tells who there is.");
-        assertThatThrownBy(() -> user("add", "<Piet>")).hasMessageStartingWith("A name has 1 to 40 letters");
-        assertThatThrownBy(() -> user("sack", "Mara"))
-                .hasMessage("Say add, password, remove, clear or list, and not sack.");
-        assertThat(server.post("/api/people", "{\"action\":\"CLEAR\",\"name\":\"\",\"hash\":\"\"}")
-                        .status())
-                .as("without the token")
-                .isEqualTo(404);
-    }
-
     /** A picture is named by its hash, and who knows that has no right to it yet. */
     @Test
     void whoKnowsTheHashOfAPictureGetsItOnlyWithAReelThatNamesIt() {
@@ -397,29 +380,5 @@ class AccessTest {
         assertThat(ines.get(plate).status()).isEqualTo(404);
         ines.upload("Same.png", file);
         assertThat(ines.get(plate).status()).as("whoever has the file itself").isEqualTo(200);
-    }
-
-    /** The file that earlier versions kept them in, which this server began with. */
-    @Test
-    void theFileOfPeopleIsTakenOver() {
-        assertThat(server.data().resolve("people")).doesNotExist();
-        assertThat(server.data().resolve("people.taken-over")).content().startsWith("Mara:{noop}");
-    }
-
-    @Test
-    void withoutAnybodyNoDoorOpensUntilTheNextStart() throws IOException {
-        List<Map<String, Object>> users = server.bean(JdbcTemplate.class).queryForList("SELECT * FROM users");
-        user("remove", "Ines");
-        user("remove", "Ebbe");
-        assertThatThrownBy(() -> user("remove", "Mara")).hasMessageStartingWith("Mara is the only one with a name.");
-        PeopleCommands.run("user", "clear", server.data().toString());
-        assertThat(server.get("/api/reels").status()).isEqualTo(401);
-        assertThat(mara.get("/api/reels").status()).isEqualTo(401);
-        for (Map<String, Object> user : users) {
-            JdbcTemplate jdbc = server.bean(JdbcTemplate.class);
-            jdbc.update("INSERT INTO users VALUES (?, ?, TRUE)", user.get("username"), user.get("password"));
-            jdbc.update("INSERT INTO authorities VALUES (?, 'PERSON')", user.get("username"));
-        }
-        assertThat(mara.get("/api/reels").status()).isEqualTo(200);
     }
 }

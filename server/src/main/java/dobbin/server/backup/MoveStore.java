@@ -17,7 +17,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Consumer;
@@ -82,18 +81,8 @@ final class MoveStore {
                 return new MoveStore(from, to).carry(told);
             }
         } catch (SQLException | FlywayException e) {
-            throw new IOException(sentence(e), e);
+            throw new IOException(DataStore.sentence(e, "The data were not moved"), e);
         }
-    }
-
-    private static String sentence(Throwable failure) {
-        for (Throwable cause = failure; cause != null; cause = cause.getCause()) {
-            Optional<String> known = DataStore.whyItCannotBeOpened(cause);
-            if (known.isPresent()) {
-                return known.get();
-            }
-        }
-        return "The data were not moved: " + failure.getMessage();
     }
 
     private Carried carry(Consumer<String> told) throws SQLException, IOException {

@@ -104,6 +104,17 @@ public class DataStore {
         return changes.get();
     }
 
+    /** @return a sentence on why the database could not be opened, as far as that is known; else what was not done, and the message */
+    public static String sentence(Throwable failure, String notDone) {
+        for (Throwable cause = failure; cause != null; cause = cause.getCause()) {
+            Optional<String> known = whyItCannotBeOpened(cause);
+            if (known.isPresent()) {
+                return known.get();
+            }
+        }
+        return notDone + ": " + failure.getMessage();
+    }
+
     /** @return a sentence on what a failure to open the database means and what to do, where it is one of these */
     public static Optional<String> whyItCannotBeOpened(Throwable failure) {
         if (failure instanceof FlywayValidateException) {

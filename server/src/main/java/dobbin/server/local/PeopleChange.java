@@ -2,7 +2,6 @@ package dobbin.server.local;
 
 import dobbin.server.people.People;
 import dobbin.server.web.Refused;
-import org.springframework.http.HttpStatus;
 
 /**
  * Something that is to be done about people, as a command asks for it.
@@ -18,12 +17,6 @@ record PeopleChange(Action action, String name, String hash) {
         PASSWORD,
         REMOVE,
         CLEAR
-    }
-
-    PeopleChange {
-        if ((action == Action.ADD || action == Action.PASSWORD) && hash.isEmpty()) {
-            throw new Refused(HttpStatus.UNPROCESSABLE_CONTENT, "A password is needed.");
-        }
     }
 
     /**

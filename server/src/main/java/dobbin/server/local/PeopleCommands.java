@@ -63,8 +63,8 @@ public final class PeopleCommands {
         if (names.contains(name) == (action == Action.PASSWORD) && People.isName(name)) {
             return People.hash(asked(name));
         }
-        // Refused by the same rule as without this look, whatever the hash.
-        return "none";
+        // It is refused for its name.
+        return "";
     }
 
     private static String ask(Path folder, PeopleChange change) throws IOException {
@@ -98,22 +98,12 @@ public final class PeopleCommands {
         } catch (Refused e) {
             throw new IOException(e.getMessage(), e);
         } catch (FlywayException | DataAccessException e) {
-            throw new IOException(sentence(e), e);
+            throw new IOException(DataStore.sentence(e, "Nothing was changed"), e);
         }
     }
 
     private static String setting(String name, String usual) {
         return Optional.ofNullable(System.getenv(name)).orElse(usual);
-    }
-
-    private static String sentence(Throwable failure) {
-        for (Throwable cause = failure; cause != null; cause = cause.getCause()) {
-            Optional<String> known = DataStore.whyItCannotBeOpened(cause);
-            if (known.isPresent()) {
-                return known.get();
-            }
-        }
-        return "Nothing was changed: " + failure.getMessage();
     }
 
     /** From the terminal without showing it, or the first line of what comes in. */

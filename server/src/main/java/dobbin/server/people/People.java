@@ -116,24 +116,42 @@ public class People {
         return ENCODER.matches(password, hash.orElseGet(() -> Nobody.HASH)) && hash.isPresent();
     }
 
-    /** @throws Refused where nobody has that name */
+    /** @throws Refused where nobody has that name, or {@code hash} is empty */
     public void change(String name, String hash) {
+        if (hashOf(name).isEmpty()) {
+            throw nobody(name);
+        }
+        checkHash(hash);
         if (!store.update(name, hash)) {
             throw nobody(name);
         }
     }
 
-    /** @throws Refused where that is no name, or somebody has it */
+    /** @throws Refused where that is no name, somebody has it, or {@code hash} is empty */
     public void add(String name, String hash) {
         if (!isName(name)) {
             throw new Refused(HttpStatus.UNPROCESSABLE_CONTENT, NAME_RULE);
         }
+        if (hashOf(name).isPresent()) {
+            throw taken(name);
+        }
+        checkHash(hash);
         try {
             store.insert(name, hash);
         } catch (DuplicateKeyException e) {
-            throw new Refused(
-                    HttpStatus.CONFLICT, name + " is there already. ./dobbin user password changes the password.");
+            throw taken(name);
         }
+    }
+
+    private static void checkHash(String hash) {
+        if (hash.isEmpty()) {
+            throw new Refused(HttpStatus.UNPROCESSABLE_CONTENT, "A password is needed. Say it again.");
+        }
+    }
+
+    private static Refused taken(String name) {
+        return new Refused(
+                HttpStatus.CONFLICT, name + " is there already. ./dobbin user password changes the password.");
     }
 
     /** @throws Refused where nobody has that name, or nobody else has one */
