@@ -8,6 +8,7 @@ import dobbin.still.FileKind;
 import dobbin.still.Series;
 import dobbin.still.StillReader;
 import dobbin.still.SvgDrawing;
+import dobbin.still.SvgRenderer;
 import dobbin.still.UnreadablePicture;
 import dobbin.timing.Delays;
 import java.nio.charset.StandardCharsets;
@@ -22,6 +23,9 @@ public final class FileOpener {
     private static final int WEBP_FLAGS = 20;
     private static final int WEBP_ANIMATED = 0x02;
 
+    /** The pixels of a drawing, twice: on their way from who draws it, too. What drawing takes besides is not counted. */
+    private static final long SVG_BYTES = 2L * Integer.BYTES * StillReader.WORKING_SIDE * StillReader.WORKING_SIDE;
+
     private FileOpener() {}
 
     /** Takes stills one at a time, so that a long animation never is in memory whole. */
@@ -32,7 +36,7 @@ public final class FileOpener {
     /** @return of memory that opening the file takes, about, itself not counted */
     public static long bytesToOpen(byte[] file, DecodeLimits limits) throws UnreadablePicture {
         if (FileKind.of(file) == FileKind.SVG) {
-            return SvgDrawing.bytes(StillReader.WORKING_SIDE);
+            return SVG_BYTES;
         }
         if (SeriesFile.isOne(file)) {
             return SeriesFile.bytesToRead(file, limits);
@@ -51,15 +55,20 @@ public final class FileOpener {
      */
     public static <E extends Exception> Opened open(
             byte[] file, DecodeLimits limits, Checkpoint checkpoint, Sink<E> sink) throws UnreadablePicture, E {
-        return open(file, Choices.USUAL, limits, checkpoint, sink);
+        return open(file, Choices.USUAL, limits, SvgDrawing::read, checkpoint, sink);
     }
 
-    /** As above. @param choices of whoever brings the file in */
+    /**
+     * As above.
+     *
+     * @param choices of whoever brings the file in
+     * @param svg draws it, where it is an SVG file
+     */
     public static <E extends Exception> Opened open(
-            byte[] file, Choices choices, DecodeLimits limits, Checkpoint checkpoint, Sink<E> sink)
+            byte[] file, Choices choices, DecodeLimits limits, SvgRenderer svg, Checkpoint checkpoint, Sink<E> sink)
             throws UnreadablePicture, E {
         if (FileKind.of(file) == FileKind.SVG) {
-            Raster drawn = SvgDrawing.read(file, choices.longerSide(), checkpoint);
+            Raster drawn = svg.draw(file, choices.longerSide(), checkpoint);
             sink.take(new Gathered(drawn, drawn.size(), 0, false));
             return new Opened(OptionalInt.empty(), List.of());
         }

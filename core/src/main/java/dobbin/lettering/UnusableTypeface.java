@@ -4,7 +4,7 @@ package dobbin.lettering;
 public final class UnusableTypeface extends Exception {
     private static final long serialVersionUID = 1;
 
-    UnusableTypeface(String clause) {
+    public UnusableTypeface(String clause) {
         super(clause);
     }
 }

@@ -28,19 +28,10 @@ public final class SvgDrawing {
     /** What a drawing that says no size is taken for. */
     private static final int USUAL_SIDE = 480;
 
-    /** What drawing one takes: its pixels, and as many for a mask or a filter. */
-    private static final int BYTES_A_PIXEL = 24;
-
     /** More segments and dashes, those that are drawn again and again counted each time, are not drawn. */
     private static final int MOST_STEPS = 2_000_000;
 
     private SvgDrawing() {}
-
-    /** @return of memory that drawing takes, about */
-    public static long bytes(int longerSide) {
-        long side = longerSide == 0 ? StillReader.WORKING_SIDE : longerSide;
-        return side * side * BYTES_A_PIXEL;
-    }
 
     /**
      * @param longerSide of the picture, 1 to 1,600; 0 for its own size, as far as that is no larger

@@ -11,6 +11,7 @@ import dobbin.still.DecodeLimits;
 import dobbin.still.PngParts;
 import dobbin.still.PngWriter;
 import dobbin.still.StillReader;
+import dobbin.still.SvgDrawing;
 import dobbin.still.TakenTime;
 import dobbin.still.UnreadablePicture;
 import java.awt.image.BufferedImage;
@@ -243,7 +244,12 @@ class BombsTest {
         byte[] file = openRaster("<layer src='data/a.png'/>".repeat(1_000), picture);
         refused(file, "1210 megapixels");
         assertThatThrownBy(() -> FileOpener.open(
-                        file, new Choices(Choices.OWN_SIZE, true), DecodeLimits.USUAL, Checkpoint.NONE, still -> {}))
+                        file,
+                        new Choices(Choices.OWN_SIZE, true),
+                        DecodeLimits.USUAL,
+                        SvgDrawing::read,
+                        Checkpoint.NONE,
+                        still -> {}))
                 .isInstanceOf(UnreadablePicture.class)
                 .hasMessageContaining("1200 megapixels");
     }

@@ -20,6 +20,7 @@ import dobbin.server.data.QuotaStore;
 import dobbin.server.web.NotFound;
 import dobbin.server.work.Budget;
 import dobbin.server.work.Remembered;
+import dobbin.server.worker.Workers;
 import dobbin.still.Checkpoint;
 import dobbin.still.DecodeLimits;
 import dobbin.still.FileKind;
@@ -61,9 +62,12 @@ public class PictureLibrary implements Pictures {
     private final QuotaStore quota;
     private final DecodeLimits limits;
     private final Budget budget;
+    private final Workers workers;
     private final Remembered<Raster> rasters;
 
-    PictureLibrary(PictureStore store, DataStore data, QuotaStore quota, Budget budget, Settings settings) {
+    PictureLibrary(
+            PictureStore store, DataStore data, QuotaStore quota, Budget budget, Workers workers, Settings settings) {
+        this.workers = workers;
         this.quota = quota;
         this.store = store;
         this.data = data;
@@ -102,6 +106,11 @@ public class PictureLibrary implements Pictures {
         return budget.during(bytes, checkpoint::check, () -> read(incoming.bytes(), name, choices, checkpoint));
     }
 
+    /** @return whether a worker process reads it */
+    boolean isDrawing(Incoming incoming) {
+        return FileKind.of(incoming.head()) == FileKind.SVG;
+    }
+
     /** @return whether reading it takes little of everything; an animation may take any time */
     boolean isSmall(Incoming incoming) {
         try {
@@ -134,7 +143,7 @@ public class PictureLibrary implements Pictures {
     private TakenFile read(byte[] file, String name, Choices choices, Checkpoint checkpoint) throws UnreadablePicture {
         FileKind kind = FileKind.of(file);
         List<NewStill> stills = new ArrayList<>();
-        Opened opened = FileOpener.open(file, choices, limits, checkpoint, still -> {
+        Opened opened = FileOpener.open(file, choices, limits, workers, checkpoint, still -> {
             PictureInfo kept = still.alone() ? keepFile(still, file, kind) : keepFrame(still);
             stills.add(still(kept, name, still.delayMillis()));
             checkpoint.came();

@@ -4,6 +4,7 @@ import dobbin.gather.Choices;
 import dobbin.server.Settings;
 import dobbin.server.web.Refused;
 import dobbin.server.work.Lines;
+import dobbin.server.worker.Workers;
 import dobbin.still.Checkpoint;
 import dobbin.still.UnreadablePicture;
 import jakarta.annotation.PreDestroy;
@@ -22,11 +23,15 @@ import org.springframework.stereotype.Component;
 @Component
 class Reading {
     private static final int AT_A_TIME = Runtime.getRuntime().availableProcessors();
+    private static final int MOST_WAITING = 10_000;
 
     private final PictureLibrary library;
     private final Duration most;
     private final Lines large = Lines.of("reads", AT_A_TIME);
     private final Lines small = Lines.of("reads small", AT_A_TIME);
+    /** These wait for a worker process; those of one person hold up nobody else's. */
+    private final Lines drawings =
+            Lines.bounded("reads drawings", Workers.PROCESSES, Workers.OF_ONE_PERSON, MOST_WAITING);
 
     Reading(PictureLibrary library, Settings settings) {
         this.library = library;
@@ -77,7 +82,7 @@ class Reading {
     UnderWay begin(Incoming incoming, String name, Choices choices) {
         UnderWay reading = new UnderWay();
         try {
-            (library.isSmall(incoming) ? small : large).execute(() -> reading.read(incoming, name, choices));
+            lineOf(incoming).execute(() -> reading.read(incoming, name, choices));
         } catch (RejectedExecutionException e) {
             incoming.close();
             throw new Refused(HttpStatus.SERVICE_UNAVAILABLE, "Dobbin is being stopped.");
@@ -85,8 +90,16 @@ class Reading {
         return reading;
     }
 
+    private Lines lineOf(Incoming incoming) {
+        if (library.isDrawing(incoming)) {
+            return drawings;
+        }
+        return library.isSmall(incoming) ? small : large;
+    }
+
     @PreDestroy
     void stop() {
+        drawings.stop();
         large.stop();
         small.stop();
     }

@@ -6,6 +6,7 @@ import dobbin.reel.ContentName;
 import dobbin.server.data.DataStore;
 import dobbin.server.data.QuotaStore;
 import dobbin.server.web.NotFound;
+import dobbin.server.worker.Workers;
 import jakarta.annotation.PreDestroy;
 import java.time.Instant;
 import java.time.ZoneOffset;
@@ -33,9 +34,11 @@ public class TypefaceStore {
     private final JdbcClient jdbc;
     private final DataStore data;
     private final QuotaStore quota;
+    private final Workers workers;
     private final OwnTypeface.Finding finding;
 
-    TypefaceStore(JdbcClient jdbc, DataStore data, QuotaStore quota) {
+    TypefaceStore(JdbcClient jdbc, DataStore data, QuotaStore quota, Workers workers) {
+        this.workers = workers;
         this.jdbc = jdbc;
         this.data = data;
         this.quota = quota;
@@ -69,8 +72,12 @@ public class TypefaceStore {
     /** Keeps a file. @throws UnusableTypeface if it cannot be used */
     public OwnTypeface keep(byte[] file) throws UnusableTypeface {
         String id = ContentName.of(file);
+        boolean known = jdbc.sql(TOUCH).param("id", id).update() == 1;
+        if (!known) {
+            workers.tryTypeface(file);
+        }
         OwnTypeface typeface = OwnTypeface.of(file, id);
-        if (jdbc.sql(TOUCH).param("id", id).update() == 0) {
+        if (!known) {
             quota.need(file.length);
             data.needRoom(file.length);
             insert(id, file);
