@@ -24,6 +24,10 @@ export class LiveStroke {
     this.tail = new Coverage(base.width, base.height)
   }
 
+  private get softness(): number {
+    return this.pen.softness / 100
+  }
+
   /** @param restarts whether the line is drawn anew through these points, as while a straight one is pulled */
   add(points: Point[], restarts = false): Box {
     let box = this.tailBox
@@ -64,10 +68,10 @@ export class LiveStroke {
       return (this.tailBox = this.swept([this.points[0]!, this.points[0]!], this.tail))
     }
     for (; this.settled < last - 1; this.settled++) {
-      box = around(box, this.swept([this.points[this.settled]!, ...curve(this.points, this.settled)], this.coverage))
+      box = around(box, this.swept([this.points[this.settled]!, ...curve(this.points, this.settled, this.softness)], this.coverage))
     }
     this.covered = around(this.covered, box)
-    this.tailBox = this.swept([this.points[last - 1]!, ...curve(this.points, last - 1)], this.tail)
+    this.tailBox = this.swept([this.points[last - 1]!, ...curve(this.points, last - 1, this.softness)], this.tail)
     return around(box, this.tailBox)
   }
 
@@ -75,7 +79,7 @@ export class LiveStroke {
     let box = NO_BOX
     for (const each of this.mirrored(path)) {
       for (let i = 0; i + 1 < each.length; i++) {
-        box = around(box, sweep(each[i]!, each[i + 1]!, this.pen.softness / 100, into))
+        box = around(box, sweep(each[i]!, each[i + 1]!, this.softness, into))
       }
     }
     return box

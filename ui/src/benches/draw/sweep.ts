@@ -26,6 +26,7 @@ export const around = (a: Box, b: Box): Box => ({
 
 const FARTHEST_OFF = 1 / 40
 const MOST_PIECES = 64
+const STEEPEST_LEVELS = 1.5 * 255
 
 /** How much of each pixel is covered, 0 to 255. */
 export class Coverage {
@@ -103,7 +104,7 @@ function covered(radius: number, distance: number, softness: number): number {
 }
 
 /** @return the pieces of the curve from `points[i]` to the next, the first point left out */
-export function curve(points: Point[], i: number): Point[] {
+export function curve(points: Point[], i: number, softness: number): Point[] {
   const from = points[i] as Point
   const to = points[i + 1] as Point
   if (points.length < 3) {
@@ -112,7 +113,9 @@ export function curve(points: Point[], i: number): Point[] {
   const before = points[Math.max(0, i - 1)] as Point
   const after = points[Math.min(points.length - 1, i + 2)] as Point
   const bent = Math.max(bend(before, from, to, after), bend(after, to, from, before))
-  const pieces = Math.max(1, Math.min(MOST_PIECES, Math.ceil(Math.sqrt(bent / (8 * FARTHEST_OFF)))))
+  const edge = 1 + (softness * Math.min(from.width, to.width)) / 2
+  const farthestOff = Math.max(FARTHEST_OFF, edge / STEEPEST_LEVELS)
+  const pieces = Math.max(1, Math.min(MOST_PIECES, Math.ceil(Math.sqrt(bent / (8 * farthestOff)))))
   const curved: Point[] = []
   for (let piece = 1; piece < pieces; piece++) {
     const on = piece / pieces

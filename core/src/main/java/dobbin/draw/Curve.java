@@ -5,16 +5,19 @@ import java.util.List;
 
 /**
  * A smooth curve through the points a pen passed (E. Catmull and R. Rom, "A class of local interpolating splines", 1974,
- * uniform), as straight pieces that are nowhere farther from it than a fortieth of a pixel. The same curve results from the
- * points in reverse order.
+ * uniform), as straight pieces that are nowhere farther from it than a fortieth of a pixel, or, where the edge is so soft that nobody
+ * sees that, than what changes the coverage by one level of 255. The same curve results from the points in reverse order.
  */
 final class Curve {
     private static final double FARTHEST_OFF = 1.0 / 40;
     private static final int MOST_PIECES = 64;
+    /** A smooth edge rises at most one and a half times as steeply as an even one. */
+    private static final double STEEPEST_LEVELS = 1.5 * Coverage.FULL;
 
     private Curve() {}
 
-    static List<Point> through(List<Point> points) {
+    /** @param softness of the edge, 0 for one pixel wide, 1 for one that reaches to the middle */
+    static List<Point> through(List<Point> points, double softness) {
         if (points.size() < 3) {
             return points;
         }
@@ -25,7 +28,7 @@ final class Curve {
             Point to = points.get(i + 1);
             Point before = points.get(Math.max(0, i - 1));
             Point after = points.get(Math.min(points.size() - 1, i + 2));
-            int pieces = pieces(before, from, to, after);
+            int pieces = pieces(before, from, to, after, farthestOff(from, to, softness));
             for (int piece = 1; piece < pieces; piece++) {
                 double onward = (double) piece / pieces;
                 double backward = (double) (pieces - piece) / pieces;
@@ -42,9 +45,14 @@ final class Curve {
     }
 
     /** A curve is off its chord by at most an eighth of its second derivative; in n pieces, by that over n squared. */
-    private static int pieces(Point before, Point from, Point to, Point after) {
+    private static int pieces(Point before, Point from, Point to, Point after, double farthestOff) {
         double bend = Math.max(bend(before, from, to, after), bend(after, to, from, before));
-        return (int) Math.max(1, Math.min(MOST_PIECES, Math.ceil(Math.sqrt(bend / (8 * FARTHEST_OFF)))));
+        return (int) Math.max(1, Math.min(MOST_PIECES, Math.ceil(Math.sqrt(bend / (8 * farthestOff)))));
+    }
+
+    private static double farthestOff(Point from, Point to, double softness) {
+        double edge = 1 + softness * Math.min(from.width(), to.width()) / 2;
+        return Math.max(FARTHEST_OFF, edge / STEEPEST_LEVELS);
     }
 
     /** @return how much the curve bends where it leaves {@code from}, its width included: its second derivative */

@@ -15,6 +15,11 @@ public enum Mirroring {
         this.down = down;
     }
 
+    /** @return how often a mark is drawn */
+    int copies() {
+        return (across ? 2 : 1) * (down ? 2 : 1);
+    }
+
     boolean across() {
         return across;
     }

@@ -18,12 +18,6 @@ public record Stroke(Pen pen, @Size(min = 3, max = 15_000) List<Double> points, 
     private static final int NUMBERS = 3;
     private static final double FARTHEST = 100_000;
     private static final double WIDEST = 500;
-    /** In pixels, for all that lies between the points: a line to and fro over a canvas a thousand times. */
-    private static final double LONGEST = 2_000_000;
-
-    private static final double MOST_SWEPT_PIXELS = 2e9;
-    /** Of discs along a line of whole pixels. */
-    private static final double MOST_ROWS = 2e8;
 
     public Stroke {
         points = List.copyOf(points);
@@ -38,33 +32,17 @@ public record Stroke(Pen pen, @Size(min = 3, max = 15_000) List<Double> points, 
             boolean place = i % NUMBERS < 2;
             Ranges.checkAmount("points", points.get(i), place ? -FARTHEST : 0, place ? FARTHEST : WIDEST);
         }
-        checkSwept(points, pen.hard());
-    }
-
-    /** Each number has a range; what they ask for together has one, too. */
-    private static void checkSwept(List<Double> points, boolean hard) {
-        double length = 0;
-        double swept = 0;
-        for (int i = NUMBERS; i < points.size(); i += NUMBERS) {
-            double piece = Math.hypot(
-                    points.get(i) - points.get(i - NUMBERS), points.get(i + 1) - points.get(i + 1 - NUMBERS));
-            double width = Math.max(points.get(i + 2), points.get(i + 2 - NUMBERS));
-            length += piece;
-            swept += (hard ? piece : piece + width) * width;
-        }
-        if (length > LONGEST || swept > (hard ? MOST_ROWS : MOST_SWEPT_PIXELS)) {
-            throw new OutOfRange("points", "must make a shorter line, or a thinner one. Draw it in parts");
-        }
+        StrokeCost.check(pen, path(points), mirroring);
     }
 
     @Override
     public Raster on(Raster ink, Scene scene) {
         Coverage coverage = new Coverage(ink.size());
-        Mirrored.each(mirroring, path(), ink.size(), path -> {
+        Mirrored.each(mirroring, path(points), ink.size(), path -> {
             if (pen.hard()) {
                 PixelPath.along(path, coverage);
             } else {
-                Sweep.along(Curve.through(path), pen.soft(), coverage);
+                Sweep.along(Curve.through(path, pen.soft()), pen.soft(), coverage);
             }
         });
         int[] argb = ink.argb().clone();
@@ -77,7 +55,7 @@ public record Stroke(Pen pen, @Size(min = 3, max = 15_000) List<Double> points, 
         return pen.erases() ? "Erase" : "Draw";
     }
 
-    private List<Point> path() {
+    private static List<Point> path(List<Double> points) {
         List<Point> path = new ArrayList<>();
         for (int i = 0; i < points.size(); i += NUMBERS) {
             path.add(Point.of(points.get(i), points.get(i + 1), points.get(i + 2)));

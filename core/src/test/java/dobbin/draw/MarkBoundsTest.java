@@ -137,6 +137,55 @@ class MarkBoundsTest {
         assertThat(allocated(() -> Inks.drawn(Raster.filled(CANVAS, 0), most))).isLessThan(MOST_BYTES);
     }
 
+    private static Stroke zigzag(int places, int softness, Mirroring mirroring) {
+        List<Double> points = IntStream.range(0, places)
+                .boxed()
+                .flatMap(i -> List.of(i % 2 == 0 ? 40.0 : 440.0, i / 20.0, 500.0).stream())
+                .toList();
+        return new Stroke(new Pen("b23e28", 100, softness, false, false), points, mirroring);
+    }
+
+    /** Each piece of the curve is swept by itself: 100,000 times a quarter of a million pixels. */
+    @Test
+    void aSoftZigzagOf5000PlacesAsWideAsCanBe() {
+        for (int softness : new int[] {0, 50, 100}) {
+            assertThatThrownBy(() -> zigzag(5_000, softness, Mirroring.NONE))
+                    .as("softness %d", softness)
+                    .isInstanceOf(OutOfRange.class)
+                    .hasMessage("must make a shorter line, or a thinner one. Draw it in parts");
+        }
+        Stroke most = zigzag(60, 100, Mirroring.NONE);
+        assertThat(allocated(() -> Inks.drawn(Raster.filled(CANVAS, 0), most))).isLessThan(MOST_BYTES);
+        assertThatThrownBy(() -> zigzag(60, 100, Mirroring.BOTH))
+                .as("four times as much")
+                .isInstanceOf(OutOfRange.class);
+    }
+
+    /** Tiles that are passed over have nothing to gain: each piece by itself gives the same. */
+    @ParameterizedTest
+    @ValueSource(ints = {0, 40, 100})
+    void aWideLineCoversEachPixelAsMuchAsThePieceThatCoversItMost(int softness) {
+        Random random = new Random(softness);
+        List<Point> path = IntStream.range(0, 30)
+                .mapToObj(i -> Point.of(random.nextInt(200), random.nextInt(130), random.nextInt(120)))
+                .toList();
+        Size size = new Size(200, 130);
+        double soft = softness / 100.0;
+        Coverage whole = new Coverage(size);
+        Sweep.along(path, soft, whole);
+        int[] most = new int[200 * 130];
+        for (int i = 0; i + 1 < path.size(); i++) {
+            Coverage piece = new Coverage(size);
+            Sweep.along(path.subList(i, i + 2), soft, piece);
+            for (int at = 0; at < most.length; at++) {
+                most[at] = Math.max(most[at], piece.at(at % 200, at / 200));
+            }
+        }
+        for (int at = 0; at < most.length; at++) {
+            assertThat(whole.at(at % 200, at / 200)).as("pixel %d", at).isEqualTo(most[at]);
+        }
+    }
+
     @Test
     void aWideHardLineIsADiscAtEachOfItsPixels() {
         for (int side : new int[] {1, 2, 3, 4, 5, 8, 13}) {

@@ -1,0 +1,66 @@
+package dobbin.draw;
+
+import dobbin.reel.OutOfRange;
+import java.util.List;
+
+/** What drawing a line takes, told from its places: each number has a range, and what they ask for together has one, too. */
+final class StrokeCost {
+    /** In pixels, for all that lies between the places: a line to and fro over a canvas a thousand times. */
+    private static final double LONGEST = 2_000_000;
+
+    /** Of discs along a hard line. */
+    private static final double MOST_ROWS = 2e8;
+
+    /** Of the bands around all pieces of a soft line. */
+    private static final double MOST_PIXELS = 5e8;
+
+    /** What a pixel of a sharp line costs, of one of the softest: what is wholly covered is passed over. */
+    private static final double SHARP = 0.05;
+
+    private StrokeCost() {}
+
+    /** @throws OutOfRange where it is too much */
+    static void check(Pen pen, List<Point> path, Mirroring mirroring) {
+        if (length(path) > LONGEST
+                || mirroring.copies() * (pen.hard() ? rows(path) / MOST_ROWS : pixels(path, pen.soft()) / MOST_PIXELS)
+                        > 1) {
+            throw new OutOfRange("points", "must make a shorter line, or a thinner one. Draw it in parts");
+        }
+    }
+
+    private static double length(List<Point> path) {
+        double length = 0;
+        for (int i = 1; i < path.size(); i++) {
+            length += between(path, i);
+        }
+        return length;
+    }
+
+    private static double rows(List<Point> path) {
+        double rows = 0;
+        for (int i = 1; i < path.size(); i++) {
+            rows += between(path, i) * widest(path, i);
+        }
+        return rows;
+    }
+
+    private static double pixels(List<Point> path, double softness) {
+        List<Point> curve = Curve.through(path, softness);
+        double pixels = 0;
+        for (int i = 1; i < curve.size(); i++) {
+            double width = widest(curve, i) + 1;
+            pixels += (between(curve, i) + width) * width;
+        }
+        return pixels * (SHARP + (1 - SHARP) * softness);
+    }
+
+    private static double between(List<Point> path, int i) {
+        Point from = path.get(i - 1);
+        Point to = path.get(i);
+        return Math.hypot(to.x() - from.x(), to.y() - from.y());
+    }
+
+    private static double widest(List<Point> path, int i) {
+        return Math.max(path.get(i - 1).width(), path.get(i).width());
+    }
+}
