@@ -11,6 +11,11 @@ public sealed interface Mark permits Stroke, Figure, Press, Pour, Recolor, Shift
      */
     Raster on(Raster ink, Scene scene);
 
+    /** @return what making it takes, as a share of the largest mark that is made: about two seconds; what takes little is 0 */
+    default double cost() {
+        return 0;
+    }
+
     /** @return what was done, in a word or two: "Draw", "Erase" */
     String verb();
 }

@@ -24,7 +24,7 @@ public record Press(Art art, int x, int y) implements Mark {
     @Override
     public Raster on(Raster ink, Scene scene) {
         int[] argb = ink.argb().clone();
-        Compositor.over(scene.art().get(), x, y, argb, ink.size());
+        Compositor.over(scene.art().get(), 0, 0, argb, ink.size());
         return Raster.of(ink.size(), argb);
     }
 

@@ -9,7 +9,7 @@ import java.util.function.Supplier;
  * @param still what lies under the ink
  * @param seen all of the frame
  * @param source the ink that is moved or copied here
- * @param art what is pressed into the ink
+ * @param art what is pressed into the ink, where it is pressed
  */
 public record Scene(Supplier<Raster> still, Supplier<Raster> seen, Supplier<Raster> source, Supplier<Raster> art) {
     /** @return one in which nothing is seen but the ink itself */

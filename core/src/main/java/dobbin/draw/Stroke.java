@@ -51,6 +51,11 @@ public record Stroke(Pen pen, @Size(min = 3, max = 15_000) List<Double> points, 
     }
 
     @Override
+    public double cost() {
+        return StrokeCost.of(pen, path(points), mirroring);
+    }
+
+    @Override
     public String verb() {
         return pen.erases() ? "Erase" : "Draw";
     }

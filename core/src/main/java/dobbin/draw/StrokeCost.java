@@ -21,11 +21,15 @@ final class StrokeCost {
 
     /** @throws OutOfRange where it is too much */
     static void check(Pen pen, List<Point> path, Mirroring mirroring) {
-        if (length(path) > LONGEST
-                || mirroring.copies() * (pen.hard() ? rows(path) / MOST_ROWS : pixels(path, pen.soft()) / MOST_PIXELS)
-                        > 1) {
+        if (length(path) > LONGEST || of(pen, path, mirroring) > 1) {
             throw new OutOfRange("points", "must make a shorter line, or a thinner one. Draw it in parts");
         }
+    }
+
+    /** @return a share of the most there can be */
+    static double of(Pen pen, List<Point> path, Mirroring mirroring) {
+        double share = pen.hard() ? rows(path) / MOST_ROWS : pixels(path, pen.soft()) / MOST_PIXELS;
+        return mirroring.copies() * share;
     }
 
     private static double length(List<Point> path) {

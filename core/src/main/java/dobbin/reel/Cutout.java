@@ -63,17 +63,6 @@ public record Cutout(
         }
     }
 
-    /** @throws OutOfRange where they are made of too many pictures, words and shapes; {@code field} names them */
-    static void checkParts(String field, List<Cutout> cutouts) {
-        int parts = cutouts.stream().mapToInt(each -> each.art.parts()).sum();
-        if (parts > Ranges.MAX_CUTOUT_PARTS) {
-            throw new OutOfRange(
-                    field,
-                    "must be made of at most " + Ranges.MAX_CUTOUT_PARTS + " pictures, words and shapes, and not of "
-                            + parts);
-        }
-    }
-
     /** @return one with a single pose, over all frames */
     public static Cutout of(int id, String name, Art art, Key key) {
         return new Cutout(

@@ -22,7 +22,7 @@ public record Group(
         members = List.copyOf(members);
         Ranges.check(Group.class, "members", members.size());
         // Here and not in the reel alone, so that a document is refused before all of it is there.
-        Cutout.checkParts("members", members);
+        CutoutTotals.of(members).check("members", 0);
         if (depth(members) >= Ranges.MAX_GROUPS_IN_ONE_ANOTHER) {
             throw new OutOfRange(
                     "members", "must lie in at most " + Ranges.MAX_GROUPS_IN_ONE_ANOTHER + " groups in one another");

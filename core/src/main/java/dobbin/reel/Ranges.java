@@ -26,6 +26,14 @@ public final class Ranges {
     public static final int MAX_CUTOUTS = 200;
     /** Of all cut-outs of a reel, in groups or not: pictures, words and shapes. */
     public static final int MAX_CUTOUT_PARTS = 2_000;
+    /** Of all words of a reel's cut-outs. */
+    public static final int MAX_CUTOUT_LETTERS = 20_000;
+
+    /** As many as 200 cut-outs can have on 2,000 frames. */
+    public static final int MAX_CUTOUT_PLACES = 400_000;
+
+    /** Frames times cut-outs. */
+    public static final int MAX_CUTOUTS_DRAWN = 400_000;
 
     public static final int MAX_GROUPS_IN_ONE_ANOTHER = 8;
     public static final int MAX_NAME_LENGTH = 120;

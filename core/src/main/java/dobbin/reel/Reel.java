@@ -259,7 +259,7 @@ public record Reel(
 
     private static void checkCutouts(List<Frame> frames, List<Cutout> cutouts, int nextId) {
         Ranges.check("cutouts", cutouts.size(), 0, Ranges.MAX_CUTOUTS);
-        Cutout.checkParts("cutouts", cutouts);
+        CutoutTotals.of(cutouts).check("cutouts", frames.size());
         Set<Integer> here = frames.stream().map(Frame::id).collect(Collectors.toSet());
         Set<Integer> ids = new HashSet<>();
         for (Cutout cutout : cutouts) {

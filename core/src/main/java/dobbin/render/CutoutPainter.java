@@ -52,10 +52,10 @@ final class CutoutPainter {
         }
     }
 
-    /** @return the art alone, as it is on this frame but for its pose, at {@code scale} */
-    Optional<Layer> alone(Cutout cutout, double scale, Size size) {
+    /** @return the art alone, as it is on this frame but for its pose, as far as it is seen on a picture */
+    Optional<Layer> alone(Cutout cutout, Affine place, Size size) {
         Pose pose = tracks.pose(cutout, index);
-        return art(cutout, pose, Affine.scale(scale, scale), Bounds.all(size));
+        return art(cutout, pose, place, Bounds.all(size));
     }
 
     private void lay(Cutout cutout, Affine place, int[] into, Size size) {

@@ -85,10 +85,19 @@ public final class Renderer {
     public static Raster art(Reel reel, Cutout cutout, Frame frame, Pictures pictures, double scale) {
         Size size = new Size((int) Math.max(1, Math.ceil(cutout.art().width() * scale)), (int)
                 Math.max(1, Math.ceil(cutout.art().height() * scale)));
+        return art(reel, cutout, frame, pictures, Affine.scale(scale, scale), size);
+    }
+
+    /** As above, at its own scale, as far as it is seen on a picture where the corner of its box lies at (x, y). */
+    public static Raster artAt(Reel reel, Cutout cutout, Frame frame, Pictures pictures, int x, int y, Size size) {
+        return art(reel, cutout, frame, pictures, Affine.shift(x, y), size);
+    }
+
+    private static Raster art(Reel reel, Cutout cutout, Frame frame, Pictures pictures, Affine place, Size size) {
         Tracks tracks = new Tracks(reel.frames());
         int[] argb = new int[Math.toIntExact(size.area())];
         new CutoutPainter(tracks, tracks.index(frame.id()), pictures)
-                .alone(cutout, scale, size)
+                .alone(cutout, place, size)
                 .ifPresent(layer -> Compositor.over(layer.raster(), layer.x(), layer.y(), argb, size));
         return Raster.of(size, argb);
     }

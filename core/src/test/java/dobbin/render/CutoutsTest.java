@@ -3,6 +3,7 @@ package dobbin.render;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import com.sun.management.ThreadMXBean;
 import dobbin.edit.AddCutout;
 import dobbin.edit.AddStills;
 import dobbin.edit.Edit;
@@ -20,14 +21,17 @@ import dobbin.lettering.OwnTypeface;
 import dobbin.lettering.TextBlock.Align;
 import dobbin.lettering.Typeface;
 import dobbin.raster.Blend;
+import dobbin.raster.Bounds;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.reel.Art;
 import dobbin.reel.Border;
 import dobbin.reel.ContentName;
+import dobbin.reel.Cutout;
 import dobbin.reel.Cycle;
 import dobbin.reel.Fill;
 import dobbin.reel.Frame;
+import dobbin.reel.Key;
 import dobbin.reel.PictureRef;
 import dobbin.reel.Pose;
 import dobbin.reel.Reel;
@@ -39,6 +43,8 @@ import dobbin.skerry.DemoFolder;
 import dobbin.skerry.SkerryPoint;
 import dobbin.still.DecodeLimits;
 import dobbin.still.StillReader;
+import dobbin.timing.Easing;
+import java.lang.management.ManagementFactory;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -94,6 +100,29 @@ class CutoutsTest {
 
     private static PictureRef ref(String letter) {
         return new PictureRef(letter.repeat(64), new Size(10, 10));
+    }
+
+    private static Raster pressed(Words words, int x, int y, Size size) {
+        Reel reel = sky();
+        Cutout cutout = Cutout.of(99, "Words", words, new Key(1, Pose.at(0, 0), Easing.EVEN));
+        return Renderer.artAt(reel, cutout, reel.frames().get(0), (name, level) -> picture(name), x, y, size);
+    }
+
+    private static Words words(String text, int size) {
+        return Words.of(text, Typeface.PLAIN, Typeface.Weight.BOLD, size, "b23e28", Align.LEFT);
+    }
+
+    /** 985,000 by 2,400 pixels, of which the canvas shows 60 by 40. */
+    @Test
+    void ofFiveHundredLetters2000PixelsLargeWhatIsSeenAloneIsMade() {
+        ThreadMXBean threads = (ThreadMXBean) ManagementFactory.getThreadMXBean();
+        long thread = Thread.currentThread().getId();
+        long before = threads.getThreadAllocatedBytes(thread);
+        Raster seen = pressed(words("W".repeat(500), 2_000), -200_000, -1_000, CANVAS);
+        assertThat(threads.getThreadAllocatedBytes(thread) - before).isLessThan(100_000_000);
+        assertThat(seen.size()).isEqualTo(CANVAS);
+        Raster whole = pressed(words("Skerry", 60), 0, 0, new Size(300, 100));
+        assertThat(pressed(words("Skerry", 60), -40, -30, CANVAS)).isEqualTo(whole.cut(new Bounds(40, 30, 100, 70)));
     }
 
     @Test

@@ -68,6 +68,12 @@ class DrawingTest {
         return server.post(path(reel) + "/marks", "{\"frames\":[" + frame + "],\"mark\":" + mark + "}");
     }
 
+    private static String onFrames(JsonNode reel, String frames, String mark) {
+        Answer answer = server.post(path(reel) + "/marks", "{\"frames\":[" + frames + "],\"mark\":" + mark + "}");
+        assertThat(answer.status()).isEqualTo(422);
+        return answer.json().get("detail").asString();
+    }
+
     private static String stroke(String pen, String points) {
         return "{\"type\":\"stroke\",\"pen\":" + pen + ",\"points\":[" + points + "],\"mirroring\":\"NONE\"}";
     }
@@ -252,10 +258,29 @@ class DrawingTest {
                         + ",\"x\":99,\"y\":0,\"tolerance\":0,\"gap\":0,\"by\":\"SEEN\",\"corners\":false,\"under\":0}");
         assertThat(outside.status()).isEqualTo(422);
         assertThat(outside.json().get("detail").asString()).contains("from 0 to 59");
+        assertThat(onFrames(reel, "1,1", stroke(PEN, "1,1,1"))).contains("name one twice");
+        assertThat(onFrames(reel, "1,".repeat(1_000_000) + "1", stroke(PEN, "1,1,1")))
+                .contains("name one twice");
         Answer large = mark(empty(1601, 100), 1, stroke(PEN, "1,1,1"));
         assertThat(large.json().get("detail").asString()).contains("1600 pixels a side");
         assertThat(server.get(path(reel)).json()).isEqualTo(reel);
         assertThat(server.get(path(reel) + "/layers/none.png").status()).isEqualTo(404);
+    }
+
+    /** Two seconds for each of 20 frames: the product is bounded, too. */
+    @Test
+    void aMarkAsLargeAsCanBeIsMadeOnAFewFramesAtATime() {
+        JsonNode reel = empty(60, 40);
+        reel = server.edit(reel, "{\"type\":\"repeatFrames\",\"frames\":[1],\"times\":20}")
+                .json();
+        StringBuilder frames = new StringBuilder();
+        for (JsonNode frame : reel.get("frames")) {
+            frames.append(frames.isEmpty() ? "" : ",").append(frame.get("id").asInt());
+        }
+        String points = "0,0,500,60,40,500,".repeat(75) + "0,0,500";
+        assertThat(onFrames(reel, frames.toString(), stroke(PEN.replace("softness\":0", "softness\":100"), points)))
+                .contains("are too many for so large a mark. Draw it on fewer at a time");
+        assertThat(server.get(path(reel)).json()).isEqualTo(reel);
     }
 
     @Test

@@ -19,7 +19,6 @@ import dobbin.raster.Bounds;
 import dobbin.raster.Compositor;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
-import dobbin.reel.Art;
 import dobbin.reel.Card;
 import dobbin.reel.Cutout;
 import dobbin.reel.Frame;
@@ -38,10 +37,13 @@ import dobbin.server.reels.StaleBase;
 import dobbin.server.work.Turns;
 import dobbin.server.work.Turns.Urgency;
 import dobbin.timing.Easing;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
 /** Makes marks on frames: each is one step, and its ink a picture like any other. */
@@ -52,6 +54,8 @@ public class Drawings {
 
     private static final int LOOKED_AT_SIDE = 320;
     private static final int ATTEMPTS = 5;
+    /** Of the largest marks. */
+    private static final double MOST_AT_ONCE = 10;
 
     private final Reels reels;
     private final PictureLibrary pictures;
@@ -102,10 +106,14 @@ public class Drawings {
     }
 
     private SetInk marked(Reel reel, List<Integer> frames, Mark mark) {
+        if (frames.size() * mark.cost() > MOST_AT_ONCE) {
+            throw new EditRejected("frames", "are too many for so large a mark. Draw it on fewer at a time");
+        }
         return drawn(reel, frames, mark.verb(), frame -> mark.on(ink(reel, frame), scene(reel, frame, mark)));
     }
 
     private Edit imprinted(Reel reel, Cutout cutout, List<Integer> frames) {
+        checkFrames(reel, frames);
         if (cutout.hidden() || cutout.away().stream().anyMatch(frames::contains)) {
             throw new EditRejected("cutout", "is not seen on every one of these frames");
         }
@@ -128,8 +136,23 @@ public class Drawings {
         return new Batch(List.of(inks, gone), inks.title(reel));
     }
 
+    /** Before anything is drawn on the first of them. */
+    private static void checkFrames(Reel reel, List<Integer> frames) {
+        Set<Integer> there = reel.frames().stream().map(Frame::id).collect(Collectors.toSet());
+        Set<Integer> named = new HashSet<>();
+        for (Integer frame : frames) {
+            if (!there.contains(frame)) {
+                throw new EditRejected("frames", "name one that is no longer in this reel");
+            }
+            if (!named.add(frame)) {
+                throw new EditRejected("frames", "name one twice");
+            }
+        }
+    }
+
     /** @param layer what is drawn on a frame then */
     private SetInk drawn(Reel reel, List<Integer> frames, String verb, Function<Frame, Raster> layer) {
+        checkFrames(reel, frames);
         Size canvas = reel.canvas();
         if (Math.max(canvas.width(), canvas.height()) > LONGEST_SIDE) {
             throw new EditRejected(
@@ -160,14 +183,15 @@ public class Drawings {
                 () -> Renderer.underInk(reel, frame, pictures, canvas),
                 () -> Renderer.draw(reel, frame, pictures, canvas),
                 () -> Renderer.ink(((Shift) mark).from(), reel, pictures, canvas),
-                () -> art(((Press) mark).art()));
+                () -> art((Press) mark, canvas));
     }
 
-    private Raster art(Art art) {
+    /** Letters can be far larger than the canvas: what is not seen of them is not drawn. */
+    private Raster art(Press press, Size canvas) {
         Frame frame = Frame.of(1, Ranges.MIN_DELAY_MILLIS, Card.blank(""));
         Reel alone = Reel.empty("Press").withFrames(List.of(frame), 2);
-        Cutout cutout = Cutout.of(3, "Press", art, new Key(frame.id(), Pose.at(0, 0), Easing.EVEN));
-        return Renderer.art(alone, cutout, frame, pictures, 1);
+        Cutout cutout = Cutout.of(3, "Press", press.art(), new Key(frame.id(), Pose.at(0, 0), Easing.EVEN));
+        return Renderer.artAt(alone, cutout, frame, pictures, press.x(), press.y(), canvas);
     }
 
     /** @param before the ink that it was drawn on */
