@@ -1,5 +1,6 @@
 package dobbin.server.pictures;
 
+import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatCode;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -39,6 +40,19 @@ class ReadingTimeTest {
         }
         after(0, 0.1);
         assertThatThrownBy(() -> after(10.1, 11)).isInstanceOf(CancellationException.class);
+    }
+
+    @Test
+    void anAnimationOfManyStillsThatTakeLongHas30TimesAsMuchInAll() {
+        assertThatThrownBy(() -> {
+                    for (int still = 0; still < 40; still++) {
+                        after(9, 9);
+                        time.came();
+                        assertThat(still).isLessThan(35);
+                    }
+                })
+                .isInstanceOf(CancellationException.class)
+                .hasMessageStartingWith("takes more than 300 s of a processor to be read");
     }
 
     @Test
