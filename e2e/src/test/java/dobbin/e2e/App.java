@@ -9,6 +9,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.TimeUnit;
 
 /** The packaged application as its own process, as the launcher runs it: with what was worked out at build time. */
@@ -16,23 +17,39 @@ final class App implements AutoCloseable {
     private final Path data;
     private final int port;
     private final List<String> options;
+    private final String heap;
+    private final List<String> failures = new CopyOnWriteArrayList<>();
     private Process process;
 
-    private App(Path data, int port, List<String> options) {
+    private App(Path data, int port, String heap, List<String> options) {
         this.data = data;
         this.port = port;
+        this.heap = heap;
         this.options = options;
     }
 
     static App start(Path data, String... options) {
-        App app = new App(data, freePort(), List.of(options));
+        return withHeap("1g", data, options);
+    }
+
+    static App withHeap(String heap, Path data, String... options) {
+        App app = new App(data, freePort(), heap, List.of(options));
         app.start();
         return app;
     }
 
+    long pid() {
+        return process.pid();
+    }
+
+    /** @return what it said of failures that it had not foreseen */
+    List<String> failures() {
+        return failures;
+    }
+
     /** Does not wait until it is ready. */
     static App begin(Path data) {
-        App app = new App(data, freePort(), List.of());
+        App app = new App(data, freePort(), "1g", List.of());
         app.launch();
         return app;
     }
@@ -67,7 +84,9 @@ final class App implements AutoCloseable {
     private void launch() {
         List<String> command = new ArrayList<>(List.of(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                "-Xmx1g",
+                "-Xmx" + heap,
+                "-XX:G1HeapRegionSize=8m",
+                "-Djdk.nio.maxCachedBufferSize=262144",
                 "-Dspring.aot.enabled=true",
                 "-jar",
                 System.getProperty("dobbin.app"),
@@ -96,11 +115,14 @@ final class App implements AutoCloseable {
     }
 
     /** Nobody reads on, and a full pipe would stop the server. */
-    private static void drain(BufferedReader said) {
+    private void drain(BufferedReader said) {
         Thread reader = new Thread(() -> {
             try {
                 for (String line = said.readLine(); line != null; line = said.readLine()) {
                     System.out.println("app: " + line);
+                    if (line.contains("ERROR") || line.contains("Exception") || line.contains("OutOfMemory")) {
+                        failures.add(line);
+                    }
                 }
             } catch (IOException e) {
                 // The process ended, and its output with it.
