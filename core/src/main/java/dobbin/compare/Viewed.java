@@ -41,6 +41,11 @@ public final class Viewed {
         return new Viewed(lab);
     }
 
+    /** @return of memory */
+    public long bytes() {
+        return (long) Float.BYTES * lab.length;
+    }
+
     /** @return the mean distance in Oklab times 100; 0 for the same picture, 100 for black beside white */
     public double meanError(Viewed other) {
         double sum = 0;

@@ -104,10 +104,11 @@ public record Framing(
         return part.width() <= WIDTH_KEPT ? part : part.withWidth(WIDTH_REDUCED);
     }
 
-    /** @return the size it is looked at when its looks are measured: that of the canvas's part, at most 800 pixels wide */
+    /** @return the size it is looked at when its looks are measured: that of the canvas's part, at most 800 pixels wide and 1,600 high */
     public Size seenSize(Size canvas) {
         Size part = crop.sizeOn(canvas);
-        return part.width() <= WIDTH_KEPT ? part : part.withWidth(WIDTH_KEPT);
+        Size seen = part.width() <= WIDTH_KEPT ? part : part.withWidth(WIDTH_KEPT);
+        return seen.height() <= 2 * WIDTH_KEPT ? seen : seen.withHeight(2 * WIDTH_KEPT);
     }
 
     public Framing withWidth(int newWidth) {

@@ -33,6 +33,7 @@ public final class Original {
     private static final int WHITE = 0xFFFFFF;
     private static final int BLACK = 0;
     private static final int OPAQUE = 0xFF000000;
+    private static final long MOST_REMEMBERED_BYTES = 64_000_000;
 
     private final Reel reel;
     private final List<Frame> loop;
@@ -44,7 +45,7 @@ public final class Original {
     private final Map<Integer, List<Viewed>> known = new ConcurrentHashMap<>();
 
     /**
-     * @param remembers whether what is seen of the drawn frames is kept: for comparing more than once
+     * @param remembers whether what is seen of the drawn frames is kept, as far as there is room: for comparing more than once
      */
     public Original(Reel reel, Drawing drawing, boolean remembers, Executor executor) {
         Framing framing = reel.delivery().framing();
@@ -134,7 +135,7 @@ public final class Original {
     }
 
     private double error(int frame, Raster delivered) {
-        List<Viewed> drawn = remembers ? known.computeIfAbsent(frame, this::viewed) : viewed(frame);
+        List<Viewed> drawn = drawn(frame);
         List<Integer> pages = drawn.size() == 1 ? pages().subList(0, 1) : pages();
         double sum = 0;
         for (int i = 0; i < drawn.size(); i++) {
@@ -142,6 +143,19 @@ public final class Original {
             sum += drawn.get(i).meanError(Viewed.of(looked(on, framed.delivered())));
         }
         return sum / drawn.size();
+    }
+
+    private List<Viewed> drawn(int frame) {
+        List<Viewed> before = known.get(frame);
+        if (before != null) {
+            return before;
+        }
+        List<Viewed> drawn = viewed(frame);
+        long bytes = drawn.stream().mapToLong(Viewed::bytes).sum();
+        if (remembers && (known.size() + 1) * bytes <= MOST_REMEMBERED_BYTES) {
+            known.put(frame, drawn);
+        }
+        return drawn;
     }
 
     private List<Viewed> viewed(int frame) {

@@ -48,10 +48,18 @@ public final class Trials {
             public <T> T during(Reel reel, Progress progress, Supplier<T> work) {
                 return work.get();
             }
+
+            @Override
+            public <T> T toLook(Reel reel, Progress progress, Supplier<T> work) {
+                return work.get();
+            }
         };
 
         /** @param reel that is encoded, with its settings */
         <T> T during(Reel reel, Progress progress, Supplier<T> work);
+
+        /** As above. @param reel whose frames are compared with delivered ones */
+        <T> T toLook(Reel reel, Progress progress, Supplier<T> work);
     }
 
     public Trials(Slim slim, Reel reel, Drawing drawing, Executor executor) {
@@ -106,7 +114,10 @@ public final class Trials {
     /** @return the trial that {@code encoded} of that setting amounts to */
     public Trial trial(Delivery delivery, Encoded encoded, Progress progress) {
         int bytes = Slim.file(encoded, reel.withDelivery(delivery)).bytes().length;
-        Appearance looks = original.compare(encoded, delivery.framing().every(), FRAMES_LOOKED_AT, progress);
+        Appearance looks = admission.toLook(
+                reel,
+                progress,
+                () -> original.compare(encoded, delivery.framing().every(), FRAMES_LOOKED_AT, progress));
         return new Trial(delivery, bytes, looks);
     }
 
@@ -140,7 +151,8 @@ public final class Trials {
                 looked.add(new Looked(last, i, every - 1));
             }
         }
-        return new Trial(delivery, bytes(encoded, places, delivered), original.compare(encoded, looked, progress));
+        Appearance looks = admission.toLook(reel, progress, () -> original.compare(encoded, looked, progress));
+        return new Trial(delivery, bytes(encoded, places, delivered), looks);
     }
 
     /** The first frame is whole; what the others take stands for all that follow. */

@@ -65,6 +65,7 @@ class DeliveryTest {
         assertThat(framing(square, 0, 0, 4, 1).sizeOf(CANVAS)).isEqualTo(new Size(800, 800));
         assertThat(Framing.USUAL.sizeOf(new Size(1600, 1200))).isEqualTo(new Size(480, 360));
         assertThat(Framing.USUAL.seenSize(new Size(1600, 1200))).isEqualTo(new Size(800, 600));
+        assertThat(Framing.USUAL.seenSize(new Size(1000, 8000))).isEqualTo(new Size(200, 1600));
     }
 
     @Test

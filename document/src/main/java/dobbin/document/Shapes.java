@@ -1,6 +1,7 @@
 package dobbin.document;
 
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import com.fasterxml.jackson.annotation.Nulls;
 import dobbin.draw.Mark;
 import dobbin.edit.Edit;
 import dobbin.edit.Motion;
@@ -50,7 +51,7 @@ public final class Shapes {
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
     interface ByKind {}
 
-    /** Reads strictly, and writes equal values as equal bytes. */
+    /** Reads strictly, also what is null in a list, and writes equal values as equal bytes. */
     public static void addTo(JsonMapper.Builder builder) {
         for (Sealed union : SEALED) {
             builder.addMixIn(union.base, union.shape);
@@ -60,6 +61,7 @@ public final class Shapes {
                 .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
                 .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
                 .enable(DeserializationFeature.FAIL_ON_NULL_CREATOR_PROPERTIES)
+                .changeDefaultNullHandling(usual -> usual.withContentNulls(Nulls.FAIL))
                 .enable(SerializationFeature.ORDER_MAP_ENTRIES_BY_KEYS)
                 .disable(DeserializationFeature.ACCEPT_FLOAT_AS_INT);
     }

@@ -2,16 +2,8 @@ package dobbin.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.options.FilePayload;
 import dobbin.skerry.DemoFile;
 import dobbin.skerry.SkerryPoint;
-import java.net.URI;
-import java.net.URLEncoder;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -24,12 +16,9 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
-import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Fifty people edit, each a reel of their own, with pauses as people make them; one of them has a reel of 2,000 frames encoded all
@@ -53,23 +42,18 @@ class FiftyPeopleBench {
 
     @Test
     void editsAreAnsweredAtOnceWhoeverEncodes(@TempDir Path folder) throws Exception {
-        Path data = Files.createDirectories(folder.resolve("data"));
-        Files.write(
-                data.resolve("people"),
-                IntStream.range(0, PEOPLE)
-                        .mapToObj(i -> "P" + i + ":{noop}" + "the lamp of P" + i)
-                        .toList());
+        Path data = folder.resolve("data");
+        Person.invite(data, PEOPLE);
         app = App.start(data);
         ExecutorService threads = Executors.newFixedThreadPool(PEOPLE);
         try {
-            List<Person> people = new ArrayList<>();
-            for (int i = 0; i < PEOPLE; i++) {
-                people.add(new Person(i));
-            }
-            people.get(0).repeat();
             List<Callable<Void>> work = new ArrayList<>();
-            work.add(people.get(0)::encode);
-            people.stream().skip(1).forEach(person -> work.add(person::edit));
+            for (int i = 0; i < PEOPLE; i++) {
+                Person person = new Person(app, i, failures);
+                person.begin(STILLS);
+                Random random = new Random(i);
+                work.add(i == 0 ? () -> encode(person) : () -> edit(person, random));
+            }
             List<Future<Void>> all = work.stream().map(threads::submit).toList();
             Thread.sleep(Duration.ofSeconds(SECONDS).toMillis());
             over.set(true);
@@ -86,7 +70,7 @@ class FiftyPeopleBench {
         assertThat(failures.get()).isZero();
     }
 
-    private static void print(String what, List<Long> nanos) {
+    static void print(String what, List<Long> nanos) {
         long[] sorted = nanos.stream().mapToLong(Long::longValue).sorted().toArray();
         System.out.printf(
                 "%s: %d, median %.0f ms, 95 %% within %.0f ms, 99 %% within %.0f ms, longest %.0f ms%n",
@@ -97,113 +81,37 @@ class FiftyPeopleBench {
         return sorted[(int) Math.min(sorted.length - 1, share * sorted.length)] / 1e6;
     }
 
-    private final class Person {
-        private final HttpClient http = HttpClient.newHttpClient();
-        private final Random random;
-        private final String cookie;
-        private JsonNode reel;
-
-        Person(int number) throws Exception {
-            random = new Random(number);
-            HttpResponse<byte[]> in = send(request("/api/session")
-                    .POST(json("{\"name\":\"P%d\",\"password\":\"the lamp of P%d\"}".formatted(number, number))));
-            cookie = in.headers().firstValue("Set-Cookie").orElseThrow().replaceAll(";.*", "");
-            reel = answer("/api/reels", "{\"name\":\"Sunrise\"}");
-            List<String> stills = new ArrayList<>();
-            for (DemoFile file : STILLS) {
-                FilePayload payload = new FilePayload(file.name(), "image/png", file.bytes());
-                HttpResponse<byte[]> taken =
-                        send(asMe("/api/pictures?name=" + URLEncoder.encode(payload.name, StandardCharsets.UTF_8))
-                                .header("Content-Type", "application/octet-stream")
-                                .POST(HttpRequest.BodyPublishers.ofByteArray(payload.buffer)));
-                stills.add(JsonMapper.shared()
-                        .readTree(taken.body())
-                        .get("stills")
-                        .get(0)
-                        .toString());
-            }
-            change("{\"type\":\"addStills\",\"after\":0,\"stills\":[" + String.join(",", stills)
-                    + "],\"gathering\":\"\"}");
-        }
-
-        private void repeat() throws Exception {
-            for (int times : new int[] {12, 13}) {
-                String frames = IntStream.range(0, reel.get("frames").size())
-                        .mapToObj(i -> reel.get("frames").get(i).get("id").toString())
-                        .collect(Collectors.joining(","));
-                change("{\"type\":\"repeatFrames\",\"frames\":[" + frames + "],\"times\":" + times + "}");
+    /** Begins an exploration as soon as the one before has ended. */
+    private Void encode(Person person) throws Exception {
+        person.repeat(12);
+        person.repeat(13);
+        while (!over.get()) {
+            JsonNode job = person.answer(person.path() + "/explorations", "{}");
+            explored.incrementAndGet();
+            while (!over.get() && job.get("state").asString().equals("RUNNING")) {
+                Thread.sleep(200);
+                job = person.answer("/api/jobs/" + job.get("id").asString(), null);
             }
         }
+        return null;
+    }
 
-        /** Begins an exploration as soon as the one before has ended. */
-        Void encode() throws Exception {
-            while (!over.get()) {
-                JsonNode job = answer(path() + "/explorations", "{}");
-                explored.incrementAndGet();
-                while (!over.get() && job.get("state").asString().equals("RUNNING")) {
-                    Thread.sleep(200);
-                    job = answer("/api/jobs/" + job.get("id").asString(), null);
-                }
-            }
-            return null;
+    /** Holds a frame for another time, then looks at it, as the page does. */
+    private Void edit(Person person, Random random) throws Exception {
+        while (!over.get()) {
+            Thread.sleep(random.nextInt(SHORTEST_PAUSE_MILLIS, LONGEST_PAUSE_MILLIS));
+            JsonNode frame = person.reel().get("frames").get(random.nextInt(FRAMES));
+            long begun = System.nanoTime();
+            person.change("{\"type\":\"setDelay\",\"frames\":[%s],\"delayMillis\":%d}"
+                    .formatted(frame.get("id"), 10 * random.nextInt(2, 60)));
+            edits.add(System.nanoTime() - begun);
+            person.answer(person.path() + "/rhythm", null);
+            person.answer(person.path() + "/weight", null);
+            begun = System.nanoTime();
+            person.bytes(person.path() + "/frames/" + frame.get("drawn").asString() + ".png?width="
+                    + random.nextInt(100, 400));
+            pictures.add(System.nanoTime() - begun);
         }
-
-        /** Holds a frame for another time, then looks at it, as the page does. */
-        Void edit() throws Exception {
-            while (!over.get()) {
-                Thread.sleep(random.nextInt(SHORTEST_PAUSE_MILLIS, LONGEST_PAUSE_MILLIS));
-                JsonNode frame = reel.get("frames").get(random.nextInt(FRAMES));
-                long begun = System.nanoTime();
-                change("{\"type\":\"setDelay\",\"frames\":[%s],\"delayMillis\":%d}"
-                        .formatted(frame.get("id"), 10 * random.nextInt(2, 60)));
-                edits.add(System.nanoTime() - begun);
-                answer(path() + "/rhythm", null);
-                answer(path() + "/weight", null);
-                begun = System.nanoTime();
-                send(asMe(path() + "/frames/" + frame.get("drawn").asString() + ".png?width="
-                        + random.nextInt(100, 400)));
-                pictures.add(System.nanoTime() - begun);
-            }
-            return null;
-        }
-
-        private String path() {
-            return "/api/reels/" + reel.get("id").asString();
-        }
-
-        private void change(String edit) throws Exception {
-            reel = answer(path() + "/edits", "{\"base\":" + reel.get("revision") + ",\"edit\":" + edit + "}");
-        }
-
-        private JsonNode answer(String path, String body) throws Exception {
-            HttpRequest.Builder request = asMe(path);
-            if (body != null) {
-                request.header("Content-Type", "application/json").POST(json(body));
-            }
-            return JsonMapper.shared().readTree(send(request).body());
-        }
-
-        private HttpRequest.Builder asMe(String path) {
-            return HttpRequest.newBuilder(URI.create(app.address() + path)).header("Cookie", cookie);
-        }
-
-        private HttpRequest.Builder request(String path) {
-            return HttpRequest.newBuilder(URI.create(app.address() + path)).header("Content-Type", "application/json");
-        }
-
-        private static HttpRequest.BodyPublisher json(String body) {
-            return HttpRequest.BodyPublishers.ofString(body);
-        }
-
-        private HttpResponse<byte[]> send(HttpRequest.Builder request) throws Exception {
-            HttpResponse<byte[]> response =
-                    http.send(request.timeout(Duration.ofMinutes(1)).build(), HttpResponse.BodyHandlers.ofByteArray());
-            if (response.statusCode() >= 400) {
-                failures.incrementAndGet();
-                System.out.println(response.statusCode() + " " + response.uri() + " "
-                        + new String(response.body(), StandardCharsets.UTF_8));
-            }
-            return response;
-        }
+        return null;
     }
 }

@@ -3,13 +3,10 @@ package dobbin.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assumptions.assumeThat;
 
-import dobbin.raster.Raster;
 import dobbin.raster.Size;
-import dobbin.still.PngWriter;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Random;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.io.TempDir;
@@ -23,6 +20,7 @@ import tools.jackson.databind.JsonNode;
  */
 class FullDiskBench {
     private static final int BALLAST_BYTES = 12_000_000;
+    private static final Size NOISE = new Size(600, 400);
     private static final int MOST_UPLOADS = 1_000;
 
     @TempDir
@@ -66,7 +64,7 @@ class FullDiskBench {
             look();
             Files.delete(ballast);
             edit();
-            api.upload("After.png", noise(-1));
+            api.upload("After.png", Stills.noise(NOISE, -1));
             look();
             System.out.println("revision " + revision + " after room was made");
         } finally {
@@ -78,7 +76,7 @@ class FullDiskBench {
     private String fill() throws IOException {
         for (int i = 0; i < MOST_UPLOADS; i++) {
             try {
-                api.upload("Tide " + i + ".png", noise(i));
+                api.upload("Tide " + i + ".png", Stills.noise(NOISE, i));
                 edit();
             } catch (Api.Refused e) {
                 return e.getMessage();
@@ -107,14 +105,5 @@ class FullDiskBench {
         assertThat(now.get("revision").asInt()).isEqualTo(revision);
         assertThat(now.get("name").asString()).isEqualTo("Tide " + revision);
         assertThat(api.get("/api/reels").get("reels")).hasSize(1);
-    }
-
-    /** Noise, which no packing makes smaller. */
-    private static byte[] noise(int seed) {
-        int[] pixels = new Random(seed)
-                .ints(600 * 400, 0, 1 << 24)
-                .map(rgb -> rgb | 0xFF000000)
-                .toArray();
-        return PngWriter.bytes(Raster.of(new Size(600, 400), pixels));
     }
 }

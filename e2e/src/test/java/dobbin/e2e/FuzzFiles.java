@@ -68,7 +68,7 @@ final class FuzzFiles {
         String palette = "GIMP Palette\nName: Tide\nColumns: 2\n#\n 43 111 134\tsea\n246 241 231\tpaper\n";
         all.add(new Example("/api/palettes/read", "tide.gpl", palette.getBytes(StandardCharsets.UTF_8)));
         all.add(new Example("/api/palettes/read", "tide.png", png));
-        all.add(new Example("/api/clips/loop?height=4", "", new byte[4_000]));
+        all.add(new Example("/api/clips/loop?height=8", "", png));
     }
 
     private static byte[] apng() throws IOException {

@@ -11,6 +11,7 @@ import dobbin.still.PngWriter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Random;
 
 /** Files to bring: one flat color each, so that it can be seen which frame is which in what comes out. */
 final class Stills {
@@ -28,6 +29,15 @@ final class Stills {
 
     static FilePayload png(String name, Size size, int color) {
         return new FilePayload(name, "image/png", PngWriter.bytes(Raster.filled(size, color)));
+    }
+
+    /** Noise, which no packing makes smaller. */
+    static byte[] noise(Size size, int seed) {
+        int[] pixels = new Random(seed)
+                .ints(size.area(), 0, 1 << 24)
+                .map(rgb -> rgb | 0xFF000000)
+                .toArray();
+        return PngWriter.bytes(Raster.of(size, pixels));
     }
 
     /** A delivered file as a viewer sees it. */

@@ -12,6 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.JsonNode;
 
 /** Requests that no controller ever sees get a sentence in a problem document, and the headers that all answers have. */
 class TurnedAwayTest {
@@ -62,6 +63,24 @@ class TurnedAwayTest {
         assertThat(server.get("/api/reels?from=-1").detail()).startsWith("from must be from 0");
         Answer flag = server.get("/api/reels/x/weight?again=perhaps");
         assertThat(flag.detail()).isEqualTo("again must be true or false");
+    }
+
+    @Test
+    void nothingInAList() {
+        JsonNode reel = server.reelOf(0xFF102030);
+        for (Answer answer : List.of(
+                server.post("/api/counting-order", "{\"names\":[null,\"a\"]}"),
+                server.edit(reel, "{\"type\":\"setDelay\",\"frames\":[null],\"delayMillis\":50}"),
+                server.edit(reel, "{\"type\":\"batch\",\"edits\":[null],\"title\":\"\"}"))) {
+            assertThat(answer.status()).as(answer.detail()).isEqualTo(400);
+        }
+    }
+
+    @Test
+    void anEmptyStripOfAClip() {
+        Answer empty = server.post("/api/clips/loop?height=4", new byte[0]);
+        assertThat(empty.status()).isEqualTo(422);
+        assertThat(empty.detail()).isEqualTo("The strip of pictures is empty");
     }
 
     @Test

@@ -86,7 +86,8 @@ class ClipController {
         int mostPixels = Sight.COARSE_SIDE * Sight.COARSE_SIDE * MAX_COMPARED;
         try {
             byte[] file = request.getInputStream().readNBytes(Integer.BYTES * mostPixels);
-            Raster strip = StillReader.readWhole(file, new DecodeLimits(mostPixels, 1, file.length), Checkpoint.NONE);
+            Raster strip = StillReader.readWhole(
+                    file, new DecodeLimits(mostPixels, 1, Math.max(1, file.length)), Checkpoint.NONE);
             return LoopFinder.best(pictures(strip, height))
                     .map(found -> new LoopView(found.from(), found.to()))
                     .orElse(new LoopView(0, 0));

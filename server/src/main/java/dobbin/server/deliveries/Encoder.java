@@ -47,6 +47,9 @@ public class Encoder {
     /** Frames under way at a time, each drawn, hardened, planned and coded. */
     private static final int BYTES_OF_WORK_A_PIXEL = 200;
 
+    /** Frames that are compared at a time, two of them. */
+    private static final int BYTES_LOOKED_A_PIXEL = 64;
+
     private static final long KEPT_BYTES = 48_000_000;
     private static final int PATIENCE_MILLIS = 50;
 
@@ -93,6 +96,12 @@ public class Encoder {
             @Override
             public <T> T during(Reel reel, Progress progress, Supplier<T> work) {
                 return budget.during(bytesOfWork(reel), () -> progress.report(0, 1), work::get);
+            }
+
+            @Override
+            public <T> T toLook(Reel reel, Progress progress, Supplier<T> work) {
+                long pixels = reel.delivery().framing().seenSize(reel.canvas()).area();
+                return budget.during(BYTES_LOOKED_A_PIXEL * pixels, () -> progress.report(0, 1), work::get);
             }
         };
     }
