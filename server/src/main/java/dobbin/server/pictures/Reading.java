@@ -4,6 +4,7 @@ import dobbin.gather.Choices;
 import dobbin.server.Settings;
 import dobbin.server.web.Refused;
 import dobbin.server.work.Lines;
+import dobbin.server.work.Turns;
 import dobbin.server.worker.Workers;
 import dobbin.still.Checkpoint;
 import dobbin.still.UnreadablePicture;
@@ -17,7 +18,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 
 /**
- * Reads files off the request, large ones a few at a time and small ones beside them, each with so much of a processor at most. Whoever
+ * Reads files off the request, large ones a few at a time (fewer while somebody works) and small ones beside them, each with so much of a processor at most. Whoever
  * asked can give it up.
  */
 @Component
@@ -27,13 +28,14 @@ class Reading {
 
     private final PictureLibrary library;
     private final Duration most;
-    private final Lines large = Lines.of("reads", AT_A_TIME);
+    private final Lines large;
     private final Lines small = Lines.of("reads small", AT_A_TIME);
     /** These wait for a worker process; those of one person hold up nobody else's. */
     private final Lines drawings =
             Lines.bounded("reads drawings", Workers.PROCESSES, Workers.OF_ONE_PERSON, MOST_WAITING);
 
-    Reading(PictureLibrary library, Settings settings) {
+    Reading(PictureLibrary library, Turns turns, Settings settings) {
+        this.large = turns.beside("reads");
         this.library = library;
         this.most = settings.longestReading();
     }

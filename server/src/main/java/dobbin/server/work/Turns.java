@@ -51,6 +51,11 @@ public class Turns {
         };
     }
 
+    /** @return threads for large work that is done at another place: one less while somebody works */
+    public Lines beside(String name) {
+        return Lines.byUrgency(name, PROCESSORS, 1, urgency -> most(Urgency.LATER.ordinal()));
+    }
+
     /** Does a piece of work in its turn, and waits for it. */
     public <V> V call(Urgency urgency, Supplier<V> work) {
         try {
