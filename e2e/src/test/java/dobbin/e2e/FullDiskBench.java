@@ -1,7 +1,6 @@
 package dobbin.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assumptions.assumeThat;
 
 import dobbin.raster.Size;
@@ -10,7 +9,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
-import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -72,43 +70,6 @@ class FullDiskBench {
         } finally {
             app.close();
         }
-    }
-
-    @Test
-    void aDiskThatBecomesReadOnlyIsSaidAndAfterwardsAllGoesOn() throws Exception {
-        try (App app = App.start(disk.resolve("data"))) {
-            api = new Api(app.address());
-            JsonNode made = api.post("/api/reels/empty", "{\"name\":\"Tide\",\"width\":60,\"height\":40}");
-            reel = "/api/reels/" + made.get("id").asString();
-            revision = made.get("revision").asInt();
-            edit();
-            System.out.println("read-only: " + remounted("ro"));
-            assertThatThrownBy(() -> renamed("Never"))
-                    .isInstanceOf(Api.Refused.class)
-                    .satisfies(e -> System.out.println("an edit: " + e.getMessage()));
-            look();
-            System.out.println("writable: " + remounted("rw"));
-            edit();
-            look();
-            app.kill();
-            app.startAgain();
-            look();
-        }
-    }
-
-    /** @return whether it could be done: files that are open for writing forbid it, unless it is forced */
-    private boolean remounted(String how) throws Exception {
-        return new ProcessBuilder("mount", "-o", "remount," + how, disk.toString())
-                        .inheritIO()
-                        .start()
-                        .waitFor()
-                == 0;
-    }
-
-    private void renamed(String name) throws IOException {
-        api.post(
-                reel + "/edits",
-                "{\"base\":%d,\"edit\":{\"type\":\"rename\",\"name\":\"%s\"}}".formatted(revision, name));
     }
 
     /** @return the sentence of the first refusal */
