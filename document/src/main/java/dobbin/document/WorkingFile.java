@@ -51,11 +51,23 @@ public final class WorkingFile implements Work, Closeable {
      *     version
      */
     public static WorkingFile open(Path file, DecodeLimits limits) throws IOException {
+        return open(file, limits, typeface -> {});
+    }
+
+    /** Tries a typeface file, before letters are drawn in it here. */
+    @FunctionalInterface
+    public interface TypefaceTrial {
+        /** @throws UnusableTypeface where it cannot be used */
+        void of(byte[] typeface) throws UnusableTypeface;
+    }
+
+    /** As above. @param trial of each typeface in it */
+    public static WorkingFile open(Path file, DecodeLimits limits, TypefaceTrial trial) throws IOException {
         WorkZip zip = WorkZip.open(file);
         // Letters are measured in its typefaces while it is read.
         OwnTypeface.Finding finding = OwnTypeface.findIn(name -> typefaceIn(zip, name));
         try {
-            return new WorkingFile(zip, limits, finding);
+            return new WorkingFile(zip, limits, trial, finding);
         } catch (IOException | RuntimeException e) {
             finding.close();
             zip.close();
@@ -63,13 +75,14 @@ public final class WorkingFile implements Work, Closeable {
         }
     }
 
-    private WorkingFile(WorkZip zip, DecodeLimits limits, OwnTypeface.Finding finding) throws IOException {
+    private WorkingFile(WorkZip zip, DecodeLimits limits, TypefaceTrial trial, OwnTypeface.Finding finding)
+            throws IOException {
         this.zip = zip;
         this.limits = limits;
         this.finding = finding;
         this.typefaces = namesIn(WorkParts.typeface(""));
         for (String name : typefaces) {
-            check(name);
+            check(name, trial);
         }
         this.reel = document(WorkParts.REEL);
         this.past = zip.has(WorkParts.HISTORY) ? new Steps() : null;
@@ -160,9 +173,11 @@ public final class WorkingFile implements Work, Closeable {
         }
     }
 
-    private void check(String typeface) throws IOException {
+    private void check(String typeface, TypefaceTrial trial) throws IOException {
         try {
-            OwnTypeface.of(typeface(typeface), typeface);
+            byte[] file = typeface(typeface);
+            trial.of(file);
+            OwnTypeface.of(file, typeface);
         } catch (UnusableTypeface e) {
             throw new UnreadableWork("has a part “" + WorkParts.typeface(typeface) + "” that " + e.getMessage(), e);
         }

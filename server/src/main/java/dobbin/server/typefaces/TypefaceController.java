@@ -5,6 +5,7 @@ import dobbin.lettering.UnusableTypeface;
 import dobbin.server.data.Spool;
 import dobbin.server.web.Refused;
 import dobbin.server.work.Budget;
+import dobbin.server.worker.Workers;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -24,8 +25,10 @@ class TypefaceController {
 
     private final Spool spool;
     private final Budget budget;
+    private final Workers workers;
 
-    TypefaceController(TypefaceStore store, Spool spool, Budget budget) {
+    TypefaceController(TypefaceStore store, Spool spool, Budget budget, Workers workers) {
+        this.workers = workers;
         this.budget = budget;
         this.store = store;
         this.spool = spool;
@@ -40,7 +43,8 @@ class TypefaceController {
                         HttpStatus.CONTENT_TOO_LARGE,
                         "“" + name + "” is larger than " + OwnTypeface.LARGEST_FILE / 1_000_000 + " MB."));
         try {
-            // And then only as many at once as there is memory for.
+            // Then where it can do no harm; and only as many at once as there is memory for.
+            workers.tryTypeface(spooled);
             long bytes = Math.min(COPIES * Files.size(spooled), budget.mostBytes());
             return budget.during(bytes, () -> {}, () -> kept(spooled));
         } catch (UnusableTypeface e) {

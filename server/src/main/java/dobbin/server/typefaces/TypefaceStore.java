@@ -6,7 +6,6 @@ import dobbin.reel.ContentName;
 import dobbin.server.data.DataStore;
 import dobbin.server.data.QuotaStore;
 import dobbin.server.web.NotFound;
-import dobbin.server.worker.Workers;
 import jakarta.annotation.PreDestroy;
 import java.time.Instant;
 import java.time.ZoneOffset;
@@ -34,11 +33,9 @@ public class TypefaceStore {
     private final JdbcClient jdbc;
     private final DataStore data;
     private final QuotaStore quota;
-    private final Workers workers;
     private final OwnTypeface.Finding finding;
 
-    TypefaceStore(JdbcClient jdbc, DataStore data, QuotaStore quota, Workers workers) {
-        this.workers = workers;
+    TypefaceStore(JdbcClient jdbc, DataStore data, QuotaStore quota) {
         this.jdbc = jdbc;
         this.data = data;
         this.quota = quota;
@@ -69,15 +66,11 @@ public class TypefaceStore {
                         .list());
     }
 
-    /** Keeps a file. @throws UnusableTypeface if it cannot be used */
+    /** Keeps a file that was tried by a worker process. @throws UnusableTypeface if it cannot be used */
     public OwnTypeface keep(byte[] file) throws UnusableTypeface {
         String id = ContentName.of(file);
-        boolean known = jdbc.sql(TOUCH).param("id", id).update() == 1;
-        if (!known) {
-            workers.tryTypeface(file);
-        }
         OwnTypeface typeface = OwnTypeface.of(file, id);
-        if (!known) {
+        if (jdbc.sql(TOUCH).param("id", id).update() == 0) {
             quota.need(file.length);
             data.needRoom(file.length);
             insert(id, file);

@@ -4,6 +4,7 @@ import java.io.BufferedOutputStream;
 import java.io.DataInputStream;
 import java.io.DataOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -71,11 +72,13 @@ final class WorkerProcess {
      * @throws Unanswered where the file is at fault
      * @throws IOException where the process has ended, see {@link #exitCode}
      */
-    byte[] ask(Task task, int number, byte[] file) throws IOException, Unanswered {
+    byte[] ask(Task task, int number, Content file) throws IOException, Unanswered {
         out.writeByte(task.ordinal());
         out.writeInt(number);
-        out.writeInt(file.length);
-        out.write(file);
+        out.writeInt((int) file.size());
+        try (InputStream all = file.open()) {
+            all.transferTo(out);
+        }
         out.flush();
         int kind = in.readByte();
         byte[] answer = new byte[in.readInt()];

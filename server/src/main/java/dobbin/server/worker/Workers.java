@@ -12,6 +12,7 @@ import dobbin.still.UnreadablePicture;
 import jakarta.annotation.PreDestroy;
 import java.io.IOException;
 import java.nio.ByteBuffer;
+import java.nio.file.Path;
 import java.time.Duration;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
@@ -61,7 +62,7 @@ public class Workers implements SvgRenderer {
     @Override
     public Raster draw(byte[] file, int longerSide, Checkpoint checkpoint) throws UnreadablePicture {
         try {
-            ByteBuffer answer = ByteBuffer.wrap(ask(Task.DRAW_SVG, longerSide, file, checkpoint));
+            ByteBuffer answer = ByteBuffer.wrap(ask(Task.DRAW_SVG, longerSide, Content.of(file), checkpoint));
             Size size = new Size(answer.getInt(), answer.getInt());
             int[] argb = new int[(int) size.area()];
             answer.asIntBuffer().get(argb);
@@ -73,6 +74,15 @@ public class Workers implements SvgRenderer {
 
     /** Draws letters in a typeface, where that does no harm. @throws UnusableTypeface where they cannot be drawn */
     public void tryTypeface(byte[] file) throws UnusableTypeface {
+        tryTypeface(Content.of(file));
+    }
+
+    /** As above. The file comes into memory in the worker process alone. */
+    public void tryTypeface(Path file) throws UnusableTypeface {
+        tryTypeface(Content.of(file));
+    }
+
+    private void tryTypeface(Content file) throws UnusableTypeface {
         try {
             ask(Task.TRY_TYPEFACE, 0, file, Checkpoint.NONE);
         } catch (Unanswered e) {
@@ -80,7 +90,7 @@ public class Workers implements SvgRenderer {
         }
     }
 
-    private byte[] ask(Task task, int number, byte[] file, Checkpoint checkpoint) throws Unanswered {
+    private byte[] ask(Task task, int number, Content file, Checkpoint checkpoint) throws Unanswered {
         Errand errand = new Errand(task, number, file);
         try {
             Future<byte[]> answer = lines.submit(errand::run);
@@ -115,11 +125,11 @@ public class Workers implements SvgRenderer {
     private final class Errand {
         private final Task task;
         private final int number;
-        private final byte[] file;
+        private final Content file;
         private boolean unwanted;
         private WorkerProcess process;
 
-        Errand(Task task, int number, byte[] file) {
+        Errand(Task task, int number, Content file) {
             this.task = task;
             this.number = number;
             this.file = file;

@@ -14,6 +14,7 @@ import dobbin.server.reels.Works;
 import dobbin.server.typefaces.TypefaceStore;
 import dobbin.server.work.Budget;
 import dobbin.server.work.Lines;
+import dobbin.server.worker.Workers;
 import dobbin.still.UnreadablePicture;
 import jakarta.annotation.PreDestroy;
 import java.io.BufferedOutputStream;
@@ -45,6 +46,7 @@ class WorkingFiles {
     private final DataStore data;
     private final QuotaStore quota;
     private final Budget budget;
+    private final Workers workers;
     private final Settings settings;
 
     WorkingFiles(
@@ -55,7 +57,9 @@ class WorkingFiles {
             DataStore data,
             QuotaStore quota,
             Budget budget,
+            Workers workers,
             Settings settings) {
+        this.workers = workers;
         this.works = works;
         this.pictures = pictures;
         this.typefaces = typefaces;
@@ -100,7 +104,7 @@ class WorkingFiles {
     String open(Path file, Progress progress) throws IOException {
         quota.need(Files.size(file));
         data.needRoom(Files.size(file));
-        try (WorkingFile work = WorkingFile.open(file, settings.decodeLimits())) {
+        try (WorkingFile work = WorkingFile.open(file, settings.decodeLimits(), workers::tryTypeface)) {
             keepPictures(work, progress);
             for (String typeface : work.typefaces()) {
                 typefaces.keep(work.typeface(typeface));
