@@ -13,7 +13,6 @@ import dobbin.still.UnreadablePicture;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.ByteBuffer;
-import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.List;
 import java.util.Random;
@@ -26,7 +25,6 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 
 class WorkersTest {
-    private static final String OPEN = "<svg xmlns='http://www.w3.org/2000/svg' width='480' height='480'>";
     /** More by hand: -Dbroken-typefaces=1000. */
     private static final int BROKEN = Integer.getInteger("broken-typefaces", 100);
 
@@ -37,26 +35,6 @@ class WorkersTest {
     void stop() {
         workers.stop();
         shortly.stop();
-    }
-
-    private static byte[] svg(String content) {
-        return (OPEN + content + "</svg>").getBytes(StandardCharsets.UTF_8);
-    }
-
-    /** Lines of which each crosses each other, so that clipping by them has millions of corners. */
-    private static byte[] crossingClipPath() {
-        Random random = new Random(3);
-        StringBuilder path = new StringBuilder("M0 0");
-        for (int i = 0; i < 3_000; i++) {
-            path.append('L').append(random.nextInt(480)).append(' ').append(random.nextInt(480));
-        }
-        return svg("<clipPath id='c'><path d='" + path + "'/></clipPath>"
-                + "<rect width='480' height='480' clip-path='url(#c)'/>");
-    }
-
-    private static byte[] fiftyWideBlurs() {
-        return svg("<filter id='b'>" + "<feGaussianBlur stdDeviation='300'/>".repeat(50) + "</filter>"
-                + "<rect width='480' height='480' filter='url(#b)'/>");
     }
 
     private static List<ProcessHandle> processes() {
@@ -72,8 +50,8 @@ class WorkersTest {
 
     @Test
     void aDrawingIsTheSamePixelForPixelWhereverItIsDrawn() throws Exception {
-        byte[] light =
-                svg("<defs><radialGradient id='g'><stop stop-color='#fff6d8'/><stop offset='1' stop-color='#1c3f55'/>"
+        byte[] light = SvgBombs.svg(
+                "<defs><radialGradient id='g'><stop stop-color='#fff6d8'/><stop offset='1' stop-color='#1c3f55'/>"
                         + "</radialGradient></defs><circle cx='240' cy='240' r='200' fill='url(#g)'/>"
                         + "<text x='90' y='250' font-size='48' stroke='#b23e28'>Skerry Point</text>");
         for (int side : new int[] {0, 16, 1600}) {
@@ -85,12 +63,12 @@ class WorkersTest {
 
     @Test
     void aClipPathOfThousandsOfCrossingLinesIsEndedWithItsProcess() {
-        assertRefused(crossingClipPath());
+        assertRefused(SvgBombs.crossingClipPath(3));
     }
 
     @Test
     void fiftyWideBlursAreEndedWithTheirProcess() {
-        assertRefused(fiftyWideBlurs());
+        assertRefused(SvgBombs.fiftyWideBlurs());
     }
 
     private void assertRefused(byte[] file) {
@@ -99,7 +77,7 @@ class WorkersTest {
                 .hasMessageMatching(
                         "takes (more than 2 s of a processor|too much memory) to be read. Save it anew, simpler or in another format");
         assertNoneIsLeft();
-        assertThatCode(() -> workers.draw(svg("<rect width='9' height='9'/>"), 0, Checkpoint.NONE))
+        assertThatCode(() -> workers.draw(SvgBombs.svg("<rect width='9' height='9'/>"), 0, Checkpoint.NONE))
                 .doesNotThrowAnyException();
     }
 
@@ -113,7 +91,7 @@ class WorkersTest {
         };
         CompletableFuture<Raster> drawing = CompletableFuture.supplyAsync(() -> {
             try {
-                return workers.draw(fiftyWideBlurs(), 1600, waits);
+                return workers.draw(SvgBombs.fiftyWideBlurs(), 1600, waits);
             } catch (UnreadablePicture e) {
                 throw new IllegalStateException(e);
             }
@@ -128,7 +106,7 @@ class WorkersTest {
 
     @Test
     void oneThatWasEndedFromOutsideIsFollowedByAnother() throws Exception {
-        byte[] buoy = svg("<circle cx='240' cy='240' r='90' fill='#b23e28'/>");
+        byte[] buoy = SvgBombs.svg("<circle cx='240' cy='240' r='90' fill='#b23e28'/>");
         Raster drawn = workers.draw(buoy, 0, Checkpoint.NONE);
         processes().forEach(ProcessHandle::destroyForcibly);
         assertNoneIsLeft();
