@@ -9,31 +9,43 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.TimeUnit;
 
 /** The packaged application as its own process, as the launcher runs it: with what was worked out at build time. */
 final class App implements AutoCloseable {
+    private static final String HEAP = "1g";
+
     private final Path data;
     private final int port;
     private final List<String> options;
     private final String heap;
+    private final Map<String, String> environment;
     private final List<String> failures = new CopyOnWriteArrayList<>();
     private Process process;
 
-    private App(Path data, int port, String heap, List<String> options) {
+    private App(Path data, String heap, Map<String, String> environment, List<String> options) {
         this.data = data;
-        this.port = port;
+        this.port = freePort();
         this.heap = heap;
+        this.environment = environment;
         this.options = options;
     }
 
     static App start(Path data, String... options) {
-        return withHeap("1g", data, options);
+        return withHeap(HEAP, data, options);
     }
 
     static App withHeap(String heap, Path data, String... options) {
-        App app = new App(data, freePort(), heap, List.of(options));
+        return started(new App(data, heap, Map.of(), List.of(options)));
+    }
+
+    static App withEnvironment(Map<String, String> environment, Path data, String... options) {
+        return started(new App(data, HEAP, environment, List.of(options)));
+    }
+
+    private static App started(App app) {
         app.start();
         return app;
     }
@@ -49,7 +61,7 @@ final class App implements AutoCloseable {
 
     /** Does not wait until it is ready. */
     static App begin(Path data) {
-        App app = new App(data, freePort(), "1g", List.of());
+        App app = new App(data, HEAP, Map.of(), List.of());
         app.launch();
         return app;
     }
@@ -94,7 +106,9 @@ final class App implements AutoCloseable {
                 "--dobbin.data-folder=" + data.toAbsolutePath()));
         command.addAll(options);
         try {
-            process = new ProcessBuilder(command).redirectErrorStream(true).start();
+            ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true);
+            builder.environment().putAll(environment);
+            process = builder.start();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

@@ -6,6 +6,7 @@ import java.io.UncheckedIOException;
 import java.net.HttpURLConnection;
 import java.net.ServerSocket;
 import java.net.URI;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.concurrent.locks.LockSupport;
@@ -29,12 +30,14 @@ final class BucketServer {
     private final Process process;
     private final String address;
 
-    private BucketServer() throws IOException {
+    private BucketServer(Path folder) throws IOException {
         int port = freePort();
         this.address = "http://127.0.0.1:" + port;
         this.process = new ProcessBuilder(
                         Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                         "-Xmx256m",
+                        // Where it keeps what it is given.
+                        "-Djava.io.tmpdir=" + folder,
                         "-jar",
                         PROGRAM.toString(),
                         "--http.port=" + port,
@@ -54,11 +57,20 @@ final class BucketServer {
 
     static synchronized BucketServer started() {
         try {
-            started = started == null ? new BucketServer() : started;
+            started = started == null ? in(Files.createTempDirectory("dobbin-bucket")) : started;
             return started;
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    /** @return one of its own, which keeps what it is given in the folder */
+    static BucketServer in(Path folder) throws IOException {
+        return new BucketServer(folder);
+    }
+
+    void stop() {
+        process.destroyForcibly();
     }
 
     String address() {

@@ -28,9 +28,9 @@ public final class Postgres {
     private final Path programs;
     private final int port;
 
-    private Postgres() throws IOException {
+    private Postgres(Path folder) throws IOException {
         this.programs = programs();
-        this.folder = Files.createTempDirectory("dobbin-postgres");
+        this.folder = folder;
         this.port = freePort();
         if (isRoot()) {
             run("chown", OWN_USER, folder.toString());
@@ -63,11 +63,16 @@ public final class Postgres {
 
     public static synchronized Postgres started() {
         try {
-            started = started == null ? new Postgres() : started;
+            started = started == null ? in(Files.createTempDirectory("dobbin-postgres")) : started;
             return started;
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    /** @return one of its own, whose data lie in the folder */
+    public static Postgres in(Path folder) throws IOException {
+        return new Postgres(folder);
     }
 
     /** @return the address of a database of its own */
@@ -90,7 +95,11 @@ public final class Postgres {
         }
     }
 
-    private void stop() {
+    /** At once, as if the machine went down. */
+    public void stop() {
+        if (!Files.exists(folder)) {
+            return;
+        }
         try {
             run(asOwnUser(program("pg_ctl"), "-D", data(), "-m", "immediate", "stop"));
             FileSystemUtils.deleteRecursively(folder);
