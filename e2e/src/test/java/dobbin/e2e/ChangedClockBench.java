@@ -3,6 +3,7 @@ package dobbin.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assumptions.assumeThat;
 
+import dobbin.server.Bench;
 import dobbin.skerry.DemoFile;
 import dobbin.skerry.SkerryPoint;
 import java.nio.file.Files;
@@ -24,6 +25,7 @@ import org.junit.jupiter.api.io.TempDir;
  * The machine's clock is set forth and back by hours while people edit and deliver. Needs Debian's faketime. Not a test of every run:
  * {@code -Dtest=ChangedClockBench}.
  */
+@Bench
 class ChangedClockBench {
     private static final Path LIBRARY = Path.of("/usr/lib/x86_64-linux-gnu/faketime/libfaketimeMT.so.1");
     private static final int PEOPLE = 4;

@@ -3,6 +3,7 @@ package dobbin.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dobbin.raster.Size;
+import dobbin.server.Bench;
 import dobbin.server.Postgres;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -19,6 +20,7 @@ import tools.jackson.databind.JsonNode;
  * {@code move-data} while somebody works is refused; ended in the middle (SIGKILL), it leaves nothing behind and can be begun again. Not a
  * test of every run: {@code -Dtest=EndedMoveDataBench}, with {@code -Dkills=20}.
  */
+@Bench
 class EndedMoveDataBench {
     private static final int KILLS = Integer.getInteger("kills", 20);
     private static final int REELS = 20;

@@ -255,13 +255,19 @@ class EveryViewTest {
         }
     }
 
-    /** @param alone whether nothing lies over the page, so that all of it must be in reach */
+    /**
+     * All is in reach at every size; axe looks at the first, light and dark, and in the run of all tests at every size.
+     *
+     * @param alone whether nothing lies over the page, so that all of it must be in reach
+     */
     private static void assertNothingWrong(Page page, boolean alone) throws IOException {
         page.evaluate(Files.readString(Path.of("node_modules/axe-core/axe.min.js")));
         for (Size window : WINDOWS) {
             page.setViewportSize(window.width(), window.height());
             awaitNone(page, alone ? REACH_ALL : REACH_OVER_THE_PAGE, window);
-            awaitNone(page, VIOLATIONS, window);
+            if (window.equals(WINDOWS.get(0)) || Boolean.getBoolean("dobbin.all")) {
+                awaitNone(page, VIOLATIONS, window);
+            }
         }
         page.setViewportSize(WINDOWS.get(0).width(), WINDOWS.get(0).height());
         page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.DARK));

@@ -2,6 +2,7 @@ package dobbin.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dobbin.server.Bench;
 import dobbin.skerry.DemoFile;
 import dobbin.skerry.SkerryPoint;
 import java.nio.file.Path;
@@ -25,6 +26,7 @@ import tools.jackson.databind.JsonNode;
  * the time. Prints how long answers took. Not a test of every run: {@code -Dtest=FiftyPeopleBench}, with {@code -Dpeople=50
  * -Dseconds=60}.
  */
+@Bench
 class FiftyPeopleBench {
     private static final int PEOPLE = Integer.getInteger("people", 50);
     private static final int SECONDS = Integer.getInteger("seconds", 60);

@@ -3,6 +3,7 @@ package dobbin.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dobbin.raster.Size;
+import dobbin.server.Bench;
 import dobbin.server.Postgres;
 import dobbin.server.SmallDisk;
 import java.io.IOException;
@@ -19,6 +20,7 @@ import tools.jackson.databind.JsonNode;
  * database meets the edge in the middle of a write; and that of PostgreSQL. Needs to be root, for the disk. Not a test of every run:
  * {@code -Dtest=FullDiskBench}.
  */
+@Bench
 class FullDiskBench {
     private static final Size NOISE = new Size(600, 400);
     private static final int MOST_UPLOADS = 1_000;

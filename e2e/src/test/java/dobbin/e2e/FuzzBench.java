@@ -3,6 +3,7 @@ package dobbin.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dobbin.raster.Size;
+import dobbin.server.Bench;
 import java.io.IOException;
 import java.net.URI;
 import java.net.URLEncoder;
@@ -30,6 +31,7 @@ import tools.jackson.databind.json.JsonMapper;
  * keeps it under {@code target/fuzz}. Not a test of every run: {@code -Dtest=FuzzBench}, with {@code -Dminutes=60} and, to go on where a
  * run was stopped, {@code -Dfrom=12345}.
  */
+@Bench
 class FuzzBench {
     private static final long MINUTES = Long.getLong("minutes", 60);
     private static final int FROM = Integer.getInteger("from", 0);

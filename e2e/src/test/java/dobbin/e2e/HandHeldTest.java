@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -93,6 +94,7 @@ class HandHeldTest {
         assertThat(page.getByText(Pattern.compile("lined up \\d+ %"))).hasCount(2);
     }
 
+    @Tag("long")
     @Test
     void perspectiveIsFoundWhereItIsAskedFor() {
         openHandHeld();

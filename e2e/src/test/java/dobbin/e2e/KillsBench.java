@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dobbin.raster.Size;
 import dobbin.reel.ContentName;
+import dobbin.server.Bench;
 import dobbin.server.Postgres;
 import java.io.IOException;
 import java.io.InputStream;
@@ -27,6 +28,7 @@ import tools.jackson.databind.JsonNode;
  * so a run that was stopped goes on where it was. Not a test of every run: {@code -Dtest=KillsBench#onItsOwnFile}, or
  * {@code -Dtest=KillsBench#twoOnPostgres}, with {@code -Dkills=200}; the second begins anew with each run, as its database does.
  */
+@Bench
 class KillsBench {
     private static final int KILLS = Integer.getInteger("kills", 200);
     private static final int LONGEST_LIFE_MILLIS = 4_000;

@@ -3,6 +3,7 @@ package dobbin.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dobbin.raster.Size;
+import dobbin.server.Bench;
 import dobbin.skerry.DemoFile;
 import dobbin.skerry.SkerryPoint;
 import java.io.IOException;
@@ -26,6 +27,7 @@ import org.junit.jupiter.api.io.TempDir;
  * What one person feels while others ask for much: uploads of 12 megapixels, readers that hardly read, event streams by the hundred.
  * Prints how long answers took. Not a test of every run: {@code -Dtest=LoadBench}, on an idle machine.
  */
+@Bench
 class LoadBench {
     private static final int UPLOADS = 20;
     private static final Size PHOTO = new Size(4_000, 3_000);

@@ -3,6 +3,7 @@ package dobbin.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dobbin.raster.Size;
+import dobbin.server.Bench;
 import dobbin.skerry.DemoFile;
 import dobbin.skerry.SkerryPoint;
 import java.io.IOException;
@@ -27,6 +28,7 @@ import tools.jackson.databind.JsonNode;
  * everything every so often, and after all have left. Not a test of every run: {@code -Dtest=LongLifeBench}, with {@code -Dminutes=120
  * -Dpeople=20}.
  */
+@Bench
 class LongLifeBench {
     private static final int PEOPLE = Integer.getInteger("people", 20);
     private static final long MINUTES = Long.getLong("minutes", 120);

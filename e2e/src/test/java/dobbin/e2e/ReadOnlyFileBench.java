@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assumptions.assumeThat;
 
+import dobbin.server.Bench;
 import java.io.IOException;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
@@ -14,6 +15,7 @@ import tools.jackson.databind.JsonNode;
  * The data file may not be written any more, in the middle of work and at a start. Needs to be root, on ext4. Not a test of every run:
  * {@code -Dtest=ReadOnlyFileBench}.
  */
+@Bench
 class ReadOnlyFileBench {
     private Api api;
     private String reel;

@@ -10,12 +10,14 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Path;
 import java.util.Base64;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The packaged application reads every kind of picture after any start, whichever of its threads reads first. */
+@Tag("long")
 class ReadersTest {
     private static final String WEBP = """
             async () => {

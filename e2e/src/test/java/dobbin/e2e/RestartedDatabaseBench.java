@@ -2,6 +2,7 @@ package dobbin.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dobbin.server.Bench;
 import dobbin.server.Postgres;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -22,6 +23,7 @@ import tools.jackson.databind.JsonNode;
  * PostgreSQL is restarted while twenty people edit: what was answered is there, what was not is said, and all goes on. Not a test of every
  * run: {@code -Dtest=RestartedDatabaseBench}, with {@code -Drestarts=5}.
  */
+@Bench
 class RestartedDatabaseBench {
     private static final int PEOPLE = 20;
     private static final int RESTARTS = Integer.getInteger("restarts", 5);

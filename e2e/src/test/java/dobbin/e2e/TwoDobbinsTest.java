@@ -15,6 +15,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
@@ -111,6 +112,7 @@ class TwoDobbinsTest {
         assertThat(there.bytes(reel + "/frames/" + inPoster + ".png?width=480")).isNotEqualTo(drawn);
     }
 
+    @Tag("long")
     @Test
     void aDeliveryWhoseDobbinIsKilledArrivesAtTheOther() throws Exception {
         Api api = new Api(one.address());

@@ -18,6 +18,7 @@ import tools.jackson.databind.JsonNode;
  * The disk of the bucket's server becomes full: what was answered stays, and after room was made all goes on. Needs to be root, for the
  * disk. Not a test of every run: {@code -Dtest=FullBucketBench}.
  */
+@Bench
 class FullBucketBench {
     private static final int DISK_MB = 40;
     private static final int MOST_UPLOADS = 200;

@@ -10,6 +10,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
  * How long the first page of a shelf of 10,000 reels takes, a fifth of them one's own and some that were given. Not a test of every
  * run: {@code -Dtest=LongShelfBench}.
  */
+@Bench
 class LongShelfBench {
     private static final int REELS = 10_000;
     private static final int TIMES = 40;

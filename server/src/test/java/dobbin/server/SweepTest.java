@@ -17,6 +17,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -173,6 +174,7 @@ class SweepTest {
         assertThat(typefaces.known(List.of(name))).isEmpty();
     }
 
+    @Tag("long")
     @Test
     void manyPicturesAreSweptAndManyAreKept() throws Exception {
         JsonNode reel = server.reelOf(0xFFD0E0F0);

@@ -16,6 +16,7 @@ import org.flywaydb.core.Flyway;
 import org.h2.jdbcx.JdbcConnectionPool;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.datasource.DataSourceTransactionManager;
@@ -103,6 +104,7 @@ class ScheduleTest {
                 .single();
     }
 
+    @Tag("long")
     @Test
     void aLongSweepLetsNobodyTakeOverWhatIsUnderWay() throws Exception {
         Instance one = new Instance("one", SWEEP_SECONDS);
