@@ -3,7 +3,7 @@ package dobbin.cli;
 import dobbin.reel.Delivery;
 import dobbin.reel.Reel;
 import dobbin.render.Pictures;
-import dobbin.slim.Choices;
+import dobbin.slim.TrialSettings;
 import dobbin.slim.Explorer;
 import dobbin.slim.Fitting;
 import dobbin.slim.KeptLoop;
@@ -136,7 +136,7 @@ final class LooksReport {
     void fits(DemoLoops.Loop loop, boolean mayNarrow) {
         Reel reel = loop.reel();
         Trials all = trials(reel, loop.pictures());
-        List<Trial> full = new Choices(reel)
+        List<Trial> full = new TrialSettings(reel)
                 .all(mayNarrow, false).stream()
                         .map(delivery -> all.whole(delivery, Progress.NONE))
                         .toList();

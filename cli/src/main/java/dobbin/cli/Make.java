@@ -69,7 +69,7 @@ final class Make implements Callable<Integer> {
     private DeliveryOptions delivery;
 
     @Mixin
-    private LiningUp liningUp;
+    private AlignedStills liningUp;
 
     @Option(
             names = "--plays",

@@ -59,7 +59,7 @@ final class StillsFolder {
     }
 
     /** Lays the stills over one another; their pictures have one size from then on. */
-    void lineUp(LiningUp liningUp, boolean tells, PrintWriter err) {
+    void lineUp(AlignedStills liningUp, boolean tells, PrintWriter err) {
         List<Raster> before =
                 stills.stream().map(still -> rasters.get(still.picture())).toList();
         List<Raster> linedUp = liningUp.linedUp(stills, before, tells, err);

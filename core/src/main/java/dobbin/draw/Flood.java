@@ -4,7 +4,7 @@ import dobbin.raster.Raster;
 import java.util.Arrays;
 
 /** Finds the pixels around one that look like it, run by run along the rows (A. R. Smith, "Tint fill", 1979). */
-final class Flood implements Runs.Reach {
+final class Flood implements PixelRuns.Reach {
     private static final int ALPHA = 24;
 
     private final int[] argb;
@@ -26,11 +26,11 @@ final class Flood implements Runs.Reach {
      * @param corners whether pixels that touch at a corner are neighbors
      * @return what belongs
      */
-    static Runs from(Raster picture, int x, int y, int tolerance, int gap, boolean corners) {
+    static PixelRuns from(Raster picture, int x, int y, int tolerance, int gap, boolean corners) {
         int width = picture.width();
-        Runs alike = Runs.of(width, picture.height(), new Flood(picture, picture.pixel(x, y), tolerance));
+        PixelRuns alike = PixelRuns.of(width, picture.height(), new Flood(picture, picture.pixel(x, y), tolerance));
         int away = (gap + 1) / 2;
-        Runs closed = away == 0 ? null : new Gaps(alike, width, away).filled(x, y, corners);
+        PixelRuns closed = away == 0 ? null : new Gaps(alike, width, away).filled(x, y, corners);
         return closed != null ? closed : alike.connected(y * width + x, corners);
     }
 

@@ -19,7 +19,7 @@ final class Gaps {
      * @param alike the pixels that may be filled
      * @param away half the width of the widest gap that is closed
      */
-    Gaps(Runs alike, int width, int away) {
+    Gaps(PixelRuns alike, int width, int away) {
         this.alike = alike.pixels();
         this.width = width;
         this.height = this.alike.length / width;
@@ -28,18 +28,18 @@ final class Gaps {
     }
 
     /** @return for each pixel whether it is filled from there; null where it is too narrow to keep away from the lines */
-    Runs filled(int x, int y, boolean corners) {
+    PixelRuns filled(int x, int y, boolean corners) {
         int start = nearestOpen(x, y);
         if (start < 0) {
             return null;
         }
-        boolean[] filled = Runs.of(open, width).connected(start, corners).pixels();
+        boolean[] filled = PixelRuns.of(open, width).connected(start, corners).pixels();
         Growth.grow(filled, width, at -> alike[at], away);
         fillDeadEnds(filled);
-        return Runs.of(filled, width);
+        return PixelRuns.of(filled, width);
     }
 
-    private boolean[] across(Runs alike) {
+    private boolean[] across(PixelRuns alike) {
         boolean[] across = new boolean[this.alike.length];
         alike.each((start, end) -> {
             int first = start % width == 0 ? start : start + away;
@@ -88,7 +88,7 @@ final class Gaps {
     /** A narrow part beside what is filled is filled, too, unless it leads to another open part. */
     private void fillDeadEnds(boolean[] filled) {
         boolean[] seen = new boolean[filled.length];
-        Places rim = Runs.of(filled, width).rim();
+        Places rim = PixelRuns.of(filled, width).rim();
         for (int i = 0; i < rim.count(); i++) {
             int at = rim.get(i);
             int x = at % width;

@@ -27,7 +27,7 @@ final class Growth {
     static Places grow(boolean[] region, int width, IntPredicate allowed, int rings) {
         Growth growth = new Growth(region, width, allowed);
         Places added = new Places();
-        Places rim = rings > 0 ? Runs.of(region, width).rim() : added;
+        Places rim = rings > 0 ? PixelRuns.of(region, width).rim() : added;
         for (int i = 0; i < rings && rim.count() > 0; i++) {
             rim = growth.ring(rim);
             added.addAll(rim);

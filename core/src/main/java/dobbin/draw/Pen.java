@@ -31,9 +31,9 @@ public record Pen(
 
     void put(int[] argb, Coverage coverage) {
         if (erases) {
-            Layer.erase(argb, coverage, opacity / PERCENT);
+            InkLayer.erase(argb, coverage, opacity / PERCENT);
         } else {
-            Layer.paint(argb, coverage, Integer.parseInt(color, 16), opacity / PERCENT);
+            InkLayer.paint(argb, coverage, Integer.parseInt(color, 16), opacity / PERCENT);
         }
     }
 
@@ -46,7 +46,7 @@ public record Pen(
         }
         float share = (float) (opacity / PERCENT);
         for (int at = start; at < end; at++) {
-            argb[at] = erases ? Layer.less(argb[at], share) : Layer.over(argb[at], rgb, share);
+            argb[at] = erases ? InkLayer.less(argb[at], share) : InkLayer.over(argb[at], rgb, share);
         }
     }
 

@@ -57,7 +57,7 @@ public record Pour(
             case STILL -> scene.still().get();
             case SEEN -> scene.seen().get();
         };
-        Runs found = Flood.from(looked, x, y, (int) Math.round(LEVELS_A_PERCENT * tolerance), gap, corners);
+        PixelRuns found = Flood.from(looked, x, y, (int) Math.round(LEVELS_A_PERCENT * tolerance), gap, corners);
         int[] argb = ink.argb().clone();
         found.each((start, end) -> pen.fill(argb, start, end));
         if (!pen.hard() && !pen.erases()) {
@@ -72,13 +72,13 @@ public record Pour(
     }
 
     /** What is under lines is seen only through their soft edges. */
-    private void goUnder(int[] argb, Runs found, Raster ink) {
+    private void goUnder(int[] argb, PixelRuns found, Raster ink) {
         int[] before = ink.argb();
         int rgb = Integer.parseInt(pen.color(), 16);
         Places reached = Growth.grow(found.pixels(), ink.width(), at -> isSoft(before[at]), under);
         for (int i = 0; i < reached.count(); i++) {
             int at = reached.get(i);
-            argb[at] = Layer.under(argb[at], rgb, pen.opacity() / 100f);
+            argb[at] = InkLayer.under(argb[at], rgb, pen.opacity() / 100f);
         }
     }
 

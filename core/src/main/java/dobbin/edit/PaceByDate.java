@@ -27,7 +27,7 @@ public record PaceByDate(List<Integer> frames, int totalMillis) implements Edit 
         if (loop.size() < 2) {
             throw new EditRejected("frames", "must be at least two that are in the loop");
         }
-        if (!loop.stream().allMatch(Taken::isKnown)) {
+        if (!loop.stream().allMatch(DateTaken::isKnown)) {
             throw new EditRejected("frames", "must all be of files that say when they were taken");
         }
         int[] shares = shares(loop);
@@ -45,7 +45,7 @@ public record PaceByDate(List<Integer> frames, int totalMillis) implements Edit 
     private static int[] shares(List<Frame> loop) {
         long[] passed = new long[loop.size()];
         for (int i = 0; i + 1 < passed.length; i++) {
-            passed[i] = Taken.millis(loop.get(i + 1)) - Taken.millis(loop.get(i));
+            passed[i] = DateTaken.millis(loop.get(i + 1)) - DateTaken.millis(loop.get(i));
             if (passed[i] < 0) {
                 throw new EditRejected(
                         "frames", "are not in the order they were taken in. Put them in order of date first");

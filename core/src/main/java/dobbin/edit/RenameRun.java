@@ -11,7 +11,7 @@ public record RenameRun(
         @Size(min = 1, max = Ranges.MAX_NAME_LENGTH) String name) implements Edit {
     @Override
     public Reel applyTo(Reel reel) {
-        Run before = Runs.find(reel, run);
+        Run before = RunsById.find(reel, run);
         return reel.with(
                 reel.frames(),
                 reel.runs().stream()

@@ -17,11 +17,11 @@ public record SortByDate(List<Integer> frames) implements Edit {
     @Override
     public Reel applyTo(Reel reel) {
         Chosen chosen = Chosen.of(reel, frames);
-        if (chosen.frames().stream().noneMatch(Taken::isKnown)) {
+        if (chosen.frames().stream().noneMatch(DateTaken::isKnown)) {
             throw new EditRejected("frames", "have no date: none of their files says when it was taken");
         }
         List<Frame> sorted = chosen.frames().stream()
-                .sorted(Comparator.comparingLong(frame -> Taken.isKnown(frame) ? Taken.millis(frame) : Long.MAX_VALUE))
+                .sorted(Comparator.comparingLong(frame -> DateTaken.isKnown(frame) ? DateTaken.millis(frame) : Long.MAX_VALUE))
                 .toList();
         return reel.withFrames(Bands.settled(chosen.places(sorted), frame -> false));
     }

@@ -7,7 +7,7 @@ import dobbin.reel.Run;
 public record UnnameRun(int run) implements Edit {
     @Override
     public Reel applyTo(Reel reel) {
-        Runs.find(reel, run);
+        RunsById.find(reel, run);
         return reel.withFrames(reel.frames().stream()
                 .map(frame -> frame.run() == run ? frame.withRun(Run.NONE) : frame)
                 .toList());
@@ -15,6 +15,6 @@ public record UnnameRun(int run) implements Edit {
 
     @Override
     public String title(Reel reel) {
-        return "Unname “" + Runs.find(reel, run).name() + "”";
+        return "Unname “" + RunsById.find(reel, run).name() + "”";
     }
 }

@@ -55,7 +55,7 @@ public final class FileOpener {
      */
     public static <E extends Exception> Opened open(
             byte[] file, DecodeLimits limits, Checkpoint checkpoint, Sink<E> sink) throws UnreadablePicture, E {
-        return open(file, Choices.USUAL, limits, SvgDrawing::read, checkpoint, sink);
+        return open(file, GatherOptions.USUAL, limits, SvgDrawing::read, checkpoint, sink);
     }
 
     /**
@@ -65,7 +65,7 @@ public final class FileOpener {
      * @param svg draws it, where it is an SVG file
      */
     public static <E extends Exception> Opened open(
-            byte[] file, Choices choices, DecodeLimits limits, SvgRenderer svg, Checkpoint checkpoint, Sink<E> sink)
+            byte[] file, GatherOptions choices, DecodeLimits limits, SvgRenderer svg, Checkpoint checkpoint, Sink<E> sink)
             throws UnreadablePicture, E {
         if (FileKind.of(file) == FileKind.SVG) {
             Raster drawn = svg.draw(file, choices.longerSide(), checkpoint);
@@ -142,7 +142,7 @@ public final class FileOpener {
     }
 
     private static <E extends Exception> Opened openSeries(
-            byte[] file, Choices choices, DecodeLimits limits, Checkpoint checkpoint, Sink<E> sink)
+            byte[] file, GatherOptions choices, DecodeLimits limits, Checkpoint checkpoint, Sink<E> sink)
             throws UnreadablePicture, E {
         Series series = SeriesFile.open(file, choices.flattened(), limits, checkpoint);
         DecodeLimits.checkSides(series.size());

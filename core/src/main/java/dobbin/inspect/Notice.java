@@ -4,7 +4,7 @@ import dobbin.edit.Edit;
 import dobbin.reel.ContentName;
 import dobbin.reel.Frame;
 import dobbin.reel.Reel;
-import dobbin.render.Looks;
+import dobbin.render.RenderKeys;
 import java.util.List;
 
 /**
@@ -49,7 +49,7 @@ public record Notice(String key, Kind kind, List<Integer> frames, String says, S
 
     static Notice of(Reel reel, Kind kind, List<Frame> frames, String says, String act, Edit fix) {
         StringBuilder about = new StringBuilder();
-        Looks looks = new Looks(reel);
+        RenderKeys looks = new RenderKeys(reel);
         for (Frame frame : frames) {
             about.append(frame.id()).append(' ').append(looks.of(frame)).append('\n');
         }

@@ -36,11 +36,11 @@ final class NoticeFinder {
 
     private final Reel reel;
     private final List<Frame> loop;
-    private final Sight sight;
+    private final FrameSource sight;
     private final Rhythm rhythm;
     private final FrameWords words;
 
-    NoticeFinder(Reel reel, Sight sight, Rhythm rhythm) {
+    NoticeFinder(Reel reel, FrameSource sight, Rhythm rhythm) {
         this.reel = reel;
         this.loop = reel.loop();
         this.sight = sight;

@@ -78,8 +78,8 @@ final class ColorsByLightness {
     }
 
     /** For each the ones closest to it, itself first; {@code most} of them, or all there are. */
-    Neighbors neighbors(int most) {
-        Neighbors neighbors = new Neighbors(count, Math.min(count, most));
+    ClosestColors neighbors(int most) {
+        ClosestColors neighbors = new ClosestColors(count, Math.min(count, most));
         for (int of = 0; of < count; of++) {
             float l = sorted[3 * of];
             float a = sorted[3 * of + 1];

@@ -9,7 +9,7 @@ final class NearestCenters {
     private static final int AROUND = 14;
 
     private final float[] centers;
-    private final Neighbors around;
+    private final ClosestColors around;
 
     /** @param centers three floats each; may be moved between calls */
     NearestCenters(float[] centers) {

@@ -26,7 +26,7 @@ public final class NearestColor {
     private final Palette palette;
     private final float[] lab;
     private final ColorsByLightness byLightness;
-    private final Neighbors neighbors;
+    private final ClosestColors neighbors;
     private final float meanGap;
     private final float lightnessStart;
     private final float aStart;

@@ -10,7 +10,7 @@ import java.util.List;
 
 /**
  * Lines stills up to one of them. First all turns, scales and shifts in a range are tried on very small pictures; the
- * likeliest are improved ({@link Fit}) on larger and larger ones.
+ * likeliest are improved ({@link WarpRefiner}) on larger and larger ones.
  */
 public final class LineUp {
     private static final int LONGER_SIDE = 640;
@@ -43,15 +43,15 @@ public final class LineUp {
     private record Candidate(Homography warp, double likeness) {}
 
     private final Area area;
-    private final Motion motion;
+    private final MotionModel motion;
 
     /** @param other the still that others are lined up to */
     public LineUp(Raster other) {
-        this(other, Area.ALL, Motion.SIMILARITY);
+        this(other, Area.ALL, MotionModel.SIMILARITY);
     }
 
     /** @param area the part of it that they are lined up by */
-    public LineUp(Raster other, Area area, Motion motion) {
+    public LineUp(Raster other, Area area, MotionModel motion) {
         this.area = area;
         this.motion = motion;
         this.pixels =
@@ -124,10 +124,10 @@ public final class LineUp {
     /** By edges while pictures are small; by all lightness once it is near, since fine edges are mostly noise. */
     private Candidate improved(int level, Plane still, Plane stillEdges, Homography warp) {
         // The smallest pictures show too little to tell a perspective from a turn.
-        Motion free = level == planes.size() - 1 ? Motion.SIMILARITY : motion;
+        MotionModel free = level == planes.size() - 1 ? MotionModel.SIMILARITY : motion;
         Homography better = level > LAST_OF_EDGES
-                ? Fit.improved(edges.get(level), area, stillEdges, free, warp, FIRST_SPREAD)
-                : Fit.improved(planes.get(level), area, still, free, warp, LATER_SPREAD);
+                ? WarpRefiner.improved(edges.get(level), area, stillEdges, free, warp, FIRST_SPREAD)
+                : WarpRefiner.improved(planes.get(level), area, still, free, warp, LATER_SPREAD);
         double before = Likeness.of(edges.get(level), area, stillEdges, warp);
         double after = Likeness.of(edges.get(level), area, stillEdges, better);
         return after >= before ? new Candidate(better, after) : new Candidate(warp, before);

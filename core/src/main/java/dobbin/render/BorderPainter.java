@@ -19,13 +19,13 @@ final class BorderPainter {
         double radius = Math.min(border.radius(), Math.min(canvas.width(), canvas.height()) / 2.0);
         RoundRectangle2D outer =
                 new RoundRectangle2D.Double(0, 0, canvas.width(), canvas.height(), 2 * radius, 2 * radius);
-        Layer line = Pen.draw(Bounds.all(size), place, pen -> {
-            pen.setColor(Pen.color(border.color()));
+        Layer line = OutlinePainter.draw(Bounds.all(size), place, pen -> {
+            pen.setColor(OutlinePainter.color(border.color()));
             pen.fill(ring(border, canvas, radius));
         });
         Compositor.over(line.raster(), 0, 0, into, size);
         if (radius > 0) {
-            Layer inside = Pen.draw(Bounds.all(size), place, pen -> {
+            Layer inside = OutlinePainter.draw(Bounds.all(size), place, pen -> {
                 pen.setColor(Color.BLACK);
                 pen.fill(outer);
             });

@@ -18,17 +18,17 @@ final class CardPainter {
     /** Lines break as they do on the canvas itself, whatever the size. */
     static Raster draw(Card card, Size canvas, Size size) {
         if (card.text().isBlank()) {
-            return Raster.filled(size, Pen.argb(card.background()));
+            return Raster.filled(size, OutlinePainter.argb(card.background()));
         }
         Affine place = Affine.scale((double) size.width() / canvas.width(), (double) size.height() / canvas.height());
         double margin = canvas.width() * MARGIN;
         double width = canvas.width() - 2 * margin;
         FontStack fonts = FontStack.of(card.typeface(), Typeface.Weight.BOLD, card.own());
         TextBlock words = new TextBlock(card.text(), fonts, card.size(), card.align(), width);
-        return Pen.draw(Bounds.all(size), place, pen -> {
-                    pen.setColor(Pen.color(card.background()));
+        return OutlinePainter.draw(Bounds.all(size), place, pen -> {
+                    pen.setColor(OutlinePainter.color(card.background()));
                     pen.fillRect(0, 0, canvas.width(), canvas.height());
-                    pen.setColor(Pen.color(card.color()));
+                    pen.setColor(OutlinePainter.color(card.color()));
                     pen.fill(words.outline(margin, 0, width, canvas.height()));
                 })
                 .raster();

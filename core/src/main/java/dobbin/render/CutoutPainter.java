@@ -115,7 +115,7 @@ final class CutoutPainter {
         Bounds seen = Bounds.around(place.around(art.width(), art.height()))
                 .grownBy(1 + (int) Math.min(10_000, Math.ceil(overhang)))
                 .within(clip);
-        return seen.isEmpty() ? Optional.empty() : Optional.of(Pen.draw(seen, place, drawing));
+        return seen.isEmpty() ? Optional.empty() : Optional.of(OutlinePainter.draw(seen, place, drawing));
     }
 
     private Optional<Layer> picture(Cycle cycle, int turn, Affine place, Bounds clip) {

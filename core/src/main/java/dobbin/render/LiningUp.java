@@ -13,7 +13,7 @@ import dobbin.register.Alignment;
 import dobbin.register.Area;
 import dobbin.register.CommonBox;
 import dobbin.register.LineUp;
-import dobbin.register.Motion;
+import dobbin.register.MotionModel;
 import java.util.List;
 import java.util.Optional;
 
@@ -32,11 +32,11 @@ public final class LiningUp {
     private final LineUp lineUp;
 
     public LiningUp(Still to, Size canvas, Pictures pictures) {
-        this(to, Area.ALL, Motion.SIMILARITY, canvas, pictures);
+        this(to, Area.ALL, MotionModel.SIMILARITY, canvas, pictures);
     }
 
     /** @param area the part of {@code to} that others are lined up by */
-    public LiningUp(Still to, Area area, Motion motion, Size canvas, Pictures pictures) {
+    public LiningUp(Still to, Area area, MotionModel motion, Size canvas, Pictures pictures) {
         Raster picture = pictures.raster(to.picture(), LEVEL);
         this.to = to;
         this.canvas = canvas;

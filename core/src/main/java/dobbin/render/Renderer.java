@@ -138,10 +138,10 @@ public final class Renderer {
 
     private static int[] filled(Fill fill, Size canvas, Affine place, Size size) {
         if (!fill.gradient()) {
-            return Raster.filled(size, Pen.argb(fill.color())).argb();
+            return Raster.filled(size, OutlinePainter.argb(fill.color())).argb();
         }
-        return Pen.draw(Bounds.all(size), place, pen -> {
-                    pen.setPaint(Pen.paint(fill, canvas.width(), canvas.height()));
+        return OutlinePainter.draw(Bounds.all(size), place, pen -> {
+                    pen.setPaint(OutlinePainter.paint(fill, canvas.width(), canvas.height()));
                     pen.fillRect(0, 0, canvas.width(), canvas.height());
                 })
                 .raster()

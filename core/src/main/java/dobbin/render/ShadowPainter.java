@@ -29,7 +29,7 @@ final class ShadowPainter {
             blurRows(alpha, other, size.width(), size.height(), box(shadow, scale));
             blurRows(other, alpha, size.height(), size.width(), box(shadow, scale));
         }
-        int color = Pen.argb(shadow.color()) & 0xFFFFFF;
+        int color = OutlinePainter.argb(shadow.color()) & 0xFFFFFF;
         int[] argb = new int[alpha.length];
         for (int i = 0; i < argb.length; i++) {
             argb[i] = (int) Math.round(alpha[i] * shadow.opacity() * 255) << 24 | color;

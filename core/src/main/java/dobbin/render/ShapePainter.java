@@ -17,17 +17,17 @@ final class ShapePainter {
 
     static void draw(Shape shape, Graphics2D pen) {
         if (shape.form().isOpen()) {
-            pen.setColor(Pen.color(shape.strokeColor()));
+            pen.setColor(OutlinePainter.color(shape.strokeColor()));
             pen.fill(shape.form() == Shape.Form.ARROW ? arrow(shape) : line(shape, shape.width(), shape.stroke()));
             return;
         }
         java.awt.Shape outline = outline(shape);
         if (!shape.fill().none()) {
-            pen.setPaint(Pen.paint(shape.fill(), shape.width(), shape.height()));
+            pen.setPaint(OutlinePainter.paint(shape.fill(), shape.width(), shape.height()));
             pen.fill(outline);
         }
         if (shape.stroke() > 0) {
-            pen.setColor(Pen.color(shape.strokeColor()));
+            pen.setColor(OutlinePainter.color(shape.strokeColor()));
             pen.setStroke(new BasicStroke((float) shape.stroke(), BasicStroke.CAP_ROUND, BasicStroke.JOIN_ROUND));
             pen.draw(outline);
         }

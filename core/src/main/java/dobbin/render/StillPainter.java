@@ -64,7 +64,7 @@ final class StillPainter {
     }
 
     private static int background(Still still) {
-        return Pen.argb(still.fit().background());
+        return OutlinePainter.argb(still.fit().background());
     }
 
     /**

@@ -17,7 +17,7 @@ final class WordsPainter {
         List<Shape> all = words.block().letters(edge, edge, words.width() - 2 * edge, words.height() - 2 * edge);
         List<Shape> letters = all.subList(0, (int) Math.round(pose.shown() * all.size()));
         if (edge > 0) {
-            pen.setColor(Pen.color(words.outlineColor()));
+            pen.setColor(OutlinePainter.color(words.outlineColor()));
             pen.setStroke(new BasicStroke((float) (2 * edge), BasicStroke.CAP_ROUND, BasicStroke.JOIN_ROUND));
             letters.forEach(pen::draw);
         }
@@ -29,6 +29,6 @@ final class WordsPainter {
 
     private static Color color(Words words, int place) {
         List<String> colors = words.colors();
-        return Pen.color(colors.isEmpty() ? words.color() : colors.get(Math.floorMod(place, colors.size())));
+        return OutlinePainter.color(colors.isEmpty() ? words.color() : colors.get(Math.floorMod(place, colors.size())));
     }
 }

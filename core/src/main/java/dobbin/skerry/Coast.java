@@ -57,29 +57,29 @@ final class Coast {
         return image;
     }
 
-    private Light sky(float u, float v) {
+    private LinearColor sky(float u, float v) {
         float distance = fromSun(u, v);
         float edge = 1.5f / height;
         float inside = Math.max(0, Math.min(1, (SUN_RADIUS - distance) / edge + 0.5f));
-        Light color = air(u, v).mix(Light.along(day, 0xFF7A4A, 0xFFD08A, 0xFFF1C8, 0xFFFBEA), inside);
+        LinearColor color = air(u, v).mix(LinearColor.along(day, 0xFF7A4A, 0xFFD08A, 0xFFF1C8, 0xFFFBEA), inside);
         return star(u, v, color);
     }
 
     /** The sky without sun and stars. */
-    private Light air(float u, float v) {
+    private LinearColor air(float u, float v) {
         float up = 1 - v / HORIZON;
-        Light zenith = Light.along(day, 0x0B1230, 0x27305F, 0x3F5C97, 0x4F86C4);
-        Light middle = Light.along(day, 0x1A1E48, 0x7A4A7C, 0xC98A8C, 0x9CC3E0);
-        Light low = Light.along(day, 0x3A2A52, 0xE0684E, 0xF7A75E, 0xF6DDB4);
-        Light color = up < 0.45f ? low.mix(middle, up / 0.45f) : middle.mix(zenith, (up - 0.45f) / 0.55f);
+        LinearColor zenith = LinearColor.along(day, 0x0B1230, 0x27305F, 0x3F5C97, 0x4F86C4);
+        LinearColor middle = LinearColor.along(day, 0x1A1E48, 0x7A4A7C, 0xC98A8C, 0x9CC3E0);
+        LinearColor low = LinearColor.along(day, 0x3A2A52, 0xE0684E, 0xF7A75E, 0xF6DDB4);
+        LinearColor color = up < 0.45f ? low.mix(middle, up / 0.45f) : middle.mix(zenith, (up - 0.45f) / 0.55f);
 
         float distance = fromSun(u, v);
-        Light warm = Light.along(day, 0xC24A3A, 0xFF9A52, 0xFFC877, 0xFFF0CC);
+        LinearColor warm = LinearColor.along(day, 0xC24A3A, 0xFF9A52, 0xFFC877, 0xFFF0CC);
         color = color.plus(warm, 0.55f * (float) Math.exp(-distance * 4.2f) * (0.35f + 0.65f * day));
 
         float cloud = Noise.cloudy(u * 3.2f + moment * 0.05f, v * 13f, 7);
         float cover = Math.max(0, Math.min(1, (cloud - 0.52f) * 4.5f)) * (0.25f + 0.75f * (1 - up));
-        Light lit = Light.along(day, 0x2B2752, 0xF08A6A, 0xFFD09A, 0xFFF6E6)
+        LinearColor lit = LinearColor.along(day, 0x2B2752, 0xF08A6A, 0xFFD09A, 0xFFF6E6)
                 .plus(warm, 0.3f * (float) Math.exp(-distance * 3));
         return color.mix(lit, 0.62f * cover);
     }
@@ -90,7 +90,7 @@ final class Coast {
         return (float) Math.sqrt(dx * dx + dy * dy);
     }
 
-    private Light star(float u, float v, Light color) {
+    private LinearColor star(float u, float v, LinearColor color) {
         float dark = Math.max(0, 1 - day * 4);
         if (dark == 0) {
             return color;
@@ -101,26 +101,26 @@ final class Coast {
         float dx = u * 90 - cellX - 0.2f - 0.6f * Noise.at(cellX, cellY, 32);
         float dy = v * 60 - cellY - 0.2f - 0.6f * Noise.at(cellX, cellY, 33);
         float shine = chance > 0.93f ? (float) Math.exp(-(dx * dx + dy * dy) * 90) : 0;
-        return color.plus(Light.of(0xFFF4DC), 0.9f * shine * dark * Math.min(1, 2 - 2 * v / HORIZON));
+        return color.plus(LinearColor.of(0xFFF4DC), 0.9f * shine * dark * Math.min(1, 2 - 2 * v / HORIZON));
     }
 
     /** Waves lie in perspective: the farther, the flatter and closer, until only the sky's light is left of them. */
-    private Light sea(float u, float v) {
+    private LinearColor sea(float u, float v) {
         float depth = (v - HORIZON) / (1 - HORIZON);
         float away = 1 / (0.07f + depth);
         float across = (u - 0.45f) * away * 7;
         float ripple = Noise.cloudy(across + moment * 0.25f, away * 26 + moment * 0.8f, 11) - 0.5f;
         float swell = Noise.smooth(across * 0.35f - moment * 0.2f, away * 9 + moment * 0.5f, 17) - 0.5f;
         float height = (1.5f * ripple + swell) * Math.min(1, depth * 5 + 0.25f);
-        Light mirrored =
+        LinearColor mirrored =
                 air(u, HORIZON * (1 - 0.8f * depth) + 0.05f * height - 0.03f).times(0.8f);
-        Light deep = Light.along(day, 0x081024, 0x14294A, 0x1C4A63, 0x2B6F86);
-        Light color = deep.mix(mirrored, 0.62f - 0.40f * depth + 0.42f * height);
+        LinearColor deep = LinearColor.along(day, 0x081024, 0x14294A, 0x1C4A63, 0x2B6F86);
+        LinearColor color = deep.mix(mirrored, 0.62f - 0.40f * depth + 0.42f * height);
 
         float up = Math.max(0, Math.min(1, (HORIZON + 0.02f - sunY) * 8));
         float aside = (u - sunX) / (0.022f + 0.15f * depth);
         float glitter = (float) Math.exp(-aside * aside) * Math.max(0, 0.25f + 2.2f * height);
-        return color.plus(Light.along(day, 0xE0603C, 0xFFAE62, 0xFFDFA0, 0xFFF4D6), 1.6f * up * glitter);
+        return color.plus(LinearColor.along(day, 0xE0603C, 0xFFAE62, 0xFFDFA0, 0xFFF4D6), 1.6f * up * glitter);
     }
 
     private void drawRock(Graphics2D pen) {
@@ -212,7 +212,7 @@ final class Coast {
 
     private void drawLamp(Graphics2D pen, float center, float top, float lit) {
         float on = Math.max(0, 1 - day * 1.5f);
-        Light glass = Light.of(0xC9D6DC).times(lit).mix(Light.of(0xFFF0B8), 0.35f + 0.65f * on);
+        LinearColor glass = LinearColor.of(0xC9D6DC).times(lit).mix(LinearColor.of(0xFFF0B8), 0.35f + 0.65f * on);
         pen.setColor(new Color(glass.rgb()));
         pen.fill(shape(
                 center - 0.014f,
@@ -239,9 +239,9 @@ final class Coast {
         pen.fill(shape(0.872f, 0.597f, 0.872f, 0.556f, 0.924f, 0.556f, 0.924f, 0.607f));
         pen.setColor(shade(0x6B3A33, lit));
         pen.fill(shape(0.866f, 0.559f, 0.880f, 0.524f, 0.916f, 0.524f, 0.930f, 0.559f));
-        pen.setColor(new Color(Light.of(0x4C5A66)
+        pen.setColor(new Color(LinearColor.of(0x4C5A66)
                 .times(lit)
-                .mix(Light.of(0xFFCF70), Math.max(0, 1 - day * 1.6f))
+                .mix(LinearColor.of(0xFFCF70), Math.max(0, 1 - day * 1.6f))
                 .rgb()));
         pen.fill(new Rectangle2D.Float(0.884f * width, 0.568f * height, 0.010f * width, 0.018f * height));
         pen.fill(new Rectangle2D.Float(0.903f * width, 0.568f * height, 0.010f * width, 0.018f * height));
@@ -267,9 +267,9 @@ final class Coast {
     }
 
     private Color shade(int rgb, float strength, int alpha) {
-        Light tint = Light.along(day, 0x2A3060, 0xD77A62, 0xF3B27A, 0xFFFFFF);
-        Light color = Light.of(rgb).times(strength * strength);
-        Light tinted = new Light(color.red() * tint.red(), color.green() * tint.green(), color.blue() * tint.blue());
+        LinearColor tint = LinearColor.along(day, 0x2A3060, 0xD77A62, 0xF3B27A, 0xFFFFFF);
+        LinearColor color = LinearColor.of(rgb).times(strength * strength);
+        LinearColor tinted = new LinearColor(color.red() * tint.red(), color.green() * tint.green(), color.blue() * tint.blue());
         int mixed = color.mix(tinted, 0.55f).rgb();
         return new Color(mixed >> 16 & 0xFF, mixed >> 8 & 0xFF, mixed & 0xFF, alpha);
     }

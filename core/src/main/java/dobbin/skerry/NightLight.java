@@ -37,7 +37,7 @@ final class NightLight {
     private static Raster lit(BufferedImage night, int frame) {
         float swing = (frame - 6) / 5f;
         float strength = frame == 0 ? 0 : 1 - 0.55f * Math.abs(swing);
-        Light beam = Light.of(0xFFF0C0);
+        LinearColor beam = LinearColor.of(0xFFF0C0);
         int[] argb = new int[Math.toIntExact(SIZE.area())];
         for (int y = 0; y < SIZE.height(); y++) {
             for (int x = 0; x < SIZE.width(); x++) {
@@ -50,7 +50,7 @@ final class NightLight {
                 float glow = (float) Math.exp(-distance * (5 + 9 * Math.abs(swing)));
                 float shine = strength * (0.5f * cone * (float) Math.exp(-distance * 0.9f) + 1.1f * glow);
                 argb[y * SIZE.width() + x] = 0xFF000000
-                        | Light.of(night.getRGB(x, y)).plus(beam, shine).rgb();
+                        | LinearColor.of(night.getRGB(x, y)).plus(beam, shine).rgb();
             }
         }
         return Raster.of(SIZE, argb);

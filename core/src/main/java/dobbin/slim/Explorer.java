@@ -36,7 +36,7 @@ public final class Explorer {
         this.budget = budget;
         this.found = found;
         this.progress = progress;
-        this.left = new ArrayList<>(new Choices(trials.reel())
+        this.left = new ArrayList<>(new TrialSettings(trials.reel())
                 .spread().stream().filter(delivery -> !trials.knows(delivery)).toList());
         this.all = left.size();
     }

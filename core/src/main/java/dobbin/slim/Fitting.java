@@ -2,7 +2,7 @@ package dobbin.slim;
 
 import dobbin.reel.Delivery;
 import dobbin.reel.Framing;
-import dobbin.slim.Choices.Curve;
+import dobbin.slim.TrialSettings.Curve;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -32,7 +32,7 @@ public final class Fitting {
     private static final int STEPS = 1_000;
 
     private final Trials trials;
-    private final Choices choices;
+    private final TrialSettings choices;
     private final int budget;
     private final Progress progress;
     private final List<Candidate> candidates = new ArrayList<>();
@@ -53,7 +53,7 @@ public final class Fitting {
 
     private Fitting(Trials trials, int budget, Progress progress) {
         this.trials = trials;
-        this.choices = new Choices(trials.reel());
+        this.choices = new TrialSettings(trials.reel());
         this.budget = budget;
         this.progress = progress;
     }

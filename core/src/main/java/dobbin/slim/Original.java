@@ -33,7 +33,8 @@ public final class Original {
     private static final int WHITE = 0xFFFFFF;
     private static final int BLACK = 0;
     private static final int OPAQUE = 0xFF000000;
-    private static final long MOST_REMEMBERED_BYTES = 64_000_000;
+    /** More would hold more pictures in memory than {@link Trials.Admission#toLook} counts. */
+    private static final int AT_ONCE = 2;
 
     private final Reel reel;
     private final List<Frame> loop;
@@ -41,13 +42,13 @@ public final class Original {
     private final Drawing drawing;
     private final Framed framed;
     private final Executor executor;
-    private final boolean remembers;
+    private final long rememberedBytes;
     private final Map<Integer, List<Viewed>> known = new ConcurrentHashMap<>();
 
     /**
-     * @param remembers whether what is seen of the drawn frames is kept, as far as there is room: for comparing more than once
+     * @param rememberedBytes the most that is kept of what is seen of the drawn frames, for comparing more than once
      */
-    public Original(Reel reel, Drawing drawing, boolean remembers, Executor executor) {
+    public Original(Reel reel, Drawing drawing, long rememberedBytes, Executor executor) {
         Framing framing = reel.delivery().framing();
         Framing plain =
                 new Framing(framing.crop(), Framing.FOLLOWS, Framing.FOLLOWS, 1, Scaling.SMOOTH, framing.every());
@@ -56,7 +57,7 @@ public final class Original {
         this.tracks = new Tracks(reel.frames());
         this.drawing = drawing;
         this.executor = executor;
-        this.remembers = remembers;
+        this.rememberedBytes = rememberedBytes;
         this.framed = Framed.of(this.reel, framing.seenSize(reel.canvas()));
     }
 
@@ -95,13 +96,16 @@ public final class Original {
     Appearance compare(Encoded encoded, List<Looked> looked, Progress progress) {
         Replay replay = new Replay(encoded.size(), encoded.settings().palette(), encoded.stored());
         List<CompletableFuture<Double>> running = new ArrayList<>();
-        for (Looked each : looked) {
-            progress.report(running.size(), looked.size());
-            Raster delivered = replay.at(each.encoded);
-            running.add(CompletableFuture.supplyAsync(() -> error(each.frame, delivered), executor));
-        }
         List<Double> errors;
         try {
+            for (Looked each : looked) {
+                progress.report(running.size(), looked.size());
+                if (running.size() >= AT_ONCE) {
+                    running.get(running.size() - AT_ONCE).join();
+                }
+                Raster delivered = replay.at(each.encoded);
+                running.add(CompletableFuture.supplyAsync(() -> error(each.frame, delivered), executor));
+            }
             errors = running.stream().map(CompletableFuture::join).toList();
         } catch (CompletionException e) {
             throw e.getCause() instanceof RuntimeException cause ? cause : e;
@@ -152,7 +156,7 @@ public final class Original {
         }
         List<Viewed> drawn = viewed(frame);
         long bytes = drawn.stream().mapToLong(Viewed::bytes).sum();
-        if (remembers && (known.size() + 1) * bytes <= MOST_REMEMBERED_BYTES) {
+        if ((known.size() + 1) * bytes <= rememberedBytes) {
             known.put(frame, drawn);
         }
         return drawn;

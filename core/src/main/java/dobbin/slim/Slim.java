@@ -12,7 +12,7 @@ import dobbin.reel.Delivery;
 import dobbin.reel.Frame;
 import dobbin.reel.Reel;
 import dobbin.reel.Tracks;
-import dobbin.render.Looks;
+import dobbin.render.RenderKeys;
 import dobbin.render.Pictures;
 import dobbin.slim.Stages.Stage;
 import dobbin.timing.Hundredths;
@@ -106,7 +106,7 @@ public final class Slim {
     }
 
     /** @return the name of what {@link #encode} makes of the reel: where it is the same, so is that */
-    public static String nameOfEncoded(Reel reel, Looks looks) {
+    public static String nameOfEncoded(Reel reel, RenderKeys looks) {
         return looks.ofEncoding();
     }
 

@@ -27,6 +27,8 @@ public final class Trials {
     /** A few more than are encoded at a time. */
     private static final int LATEST = 9;
 
+    private static final long MOST_REMEMBERED_BYTES = 64_000_000;
+
     private final Slim slim;
     private final Admission admission;
     private final Reel reel;
@@ -53,13 +55,21 @@ public final class Trials {
             public <T> T toLook(Reel reel, Progress progress, Supplier<T> work) {
                 return work.get();
             }
+
+            @Override
+            public long mostKept() {
+                return MOST_REMEMBERED_BYTES;
+            }
         };
 
         /** @param reel that is encoded, with its settings */
         <T> T during(Reel reel, Progress progress, Supplier<T> work);
 
-        /** As above. @param reel whose frames are compared with delivered ones */
+        /** As above. @param reel whose frames are compared with those delivered at its settings, two at a time */
         <T> T toLook(Reel reel, Progress progress, Supplier<T> work);
+
+        /** @return how many bytes may be kept of drawn frames to compare with, between trials */
+        long mostKept();
     }
 
     public Trials(Slim slim, Reel reel, Drawing drawing, Executor executor) {
@@ -71,7 +81,7 @@ public final class Trials {
         this.admission = admission;
         this.reel = reel;
         this.drawing = drawing;
-        this.original = new Original(reel, drawing, true, executor);
+        this.original = new Original(reel, drawing, Math.min(MOST_REMEMBERED_BYTES, admission.mostKept()), executor);
     }
 
     public Reel reel() {
@@ -115,7 +125,7 @@ public final class Trials {
     public Trial trial(Delivery delivery, Encoded encoded, Progress progress) {
         int bytes = Slim.file(encoded, reel.withDelivery(delivery)).bytes().length;
         Appearance looks = admission.toLook(
-                reel,
+                reel.withDelivery(delivery),
                 progress,
                 () -> original.compare(encoded, delivery.framing().every(), FRAMES_LOOKED_AT, progress));
         return new Trial(delivery, bytes, looks);
@@ -151,7 +161,7 @@ public final class Trials {
                 looked.add(new Looked(last, i, every - 1));
             }
         }
-        Appearance looks = admission.toLook(reel, progress, () -> original.compare(encoded, looked, progress));
+        Appearance looks = admission.toLook(with, progress, () -> original.compare(encoded, looked, progress));
         return new Trial(delivery, bytes(encoded, places, delivered), looks);
     }
 

@@ -14,7 +14,7 @@ import dobbin.reel.Frame;
 import dobbin.reel.Ink;
 import dobbin.reel.PictureRef;
 import dobbin.reel.Reel;
-import dobbin.render.Looks;
+import dobbin.render.RenderKeys;
 import dobbin.render.Pictures;
 import dobbin.render.Renderer;
 import dobbin.skerry.FlipBook;
@@ -144,7 +144,7 @@ class InkTest {
     void aReelNamesThePicturesOfItsInkAndALookTellsInkApart() {
         Reel reel = drawn(pages(2), 1, WAVE);
         assertThat(reel.pictures()).containsExactly(new PictureRef(WAVE.picture(), WAVE.size()));
-        Looks looks = new Looks(reel);
+        RenderKeys looks = new RenderKeys(reel);
         Frame inked = reel.frames().get(0);
         Frame bare = reel.frames().get(1);
         assertThat(looks.of(inked)).isNotEqualTo(looks.of(bare));

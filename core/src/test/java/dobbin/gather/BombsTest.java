@@ -245,7 +245,7 @@ class BombsTest {
         refused(file, "1210 megapixels");
         assertThatThrownBy(() -> FileOpener.open(
                         file,
-                        new Choices(Choices.OWN_SIZE, true),
+                        new GatherOptions(GatherOptions.OWN_SIZE, true),
                         DecodeLimits.USUAL,
                         SvgDrawing::read,
                         Checkpoint.NONE,

@@ -61,7 +61,7 @@ class NearestColorTest {
         for (int i = 0; i < lab.length; i++) {
             lab[i] = random.nextFloat();
         }
-        Neighbors neighbors = new ColorsByLightness(lab).neighbors(7);
+        ClosestColors neighbors = new ColorsByLightness(lab).neighbors(7);
         for (int of = 0; of < 90; of++) {
             int color = of;
             int[] closest = IntStream.range(0, 90)
@@ -77,7 +77,7 @@ class NearestColorTest {
 
     @Test
     void ofFewColorsAllAreNeighbors() {
-        Neighbors neighbors = new ColorsByLightness(new float[] {0.2f, 0, 0, 0.9f, 0, 0}).neighbors(7);
+        ClosestColors neighbors = new ColorsByLightness(new float[] {0.2f, 0, 0, 0.9f, 0, 0}).neighbors(7);
         assertThat(neighbors.each()).isEqualTo(2);
         assertThat(neighbors.of(0, 1)).isEqualTo(1);
         assertThat(neighbors.of(1, 1)).isZero();

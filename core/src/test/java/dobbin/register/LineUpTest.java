@@ -113,7 +113,7 @@ class LineUpTest {
                         .onOther());
         Alignment wanted = new Alignment(seen, 1, true);
         Raster still = still(wanted, random);
-        Alignment found = new LineUp(OTHER, Area.ALL, Motion.PERSPECTIVE).of(still);
+        Alignment found = new LineUp(OTHER, Area.ALL, MotionModel.PERSPECTIVE).of(still);
         assertThat(found.found()).isTrue();
         assertThat(cornerError(found, wanted))
                 .as("%s, wanted %s", found, wanted)
@@ -169,7 +169,7 @@ class LineUpTest {
         }
         Raster still = Raster.of(SIZE, argb);
         Alignment whole = new LineUp(OTHER).of(still);
-        Alignment right = new LineUp(OTHER, new Area(0.68, 0.1, 0.95, 0.9), Motion.SIMILARITY).of(still);
+        Alignment right = new LineUp(OTHER, new Area(0.68, 0.1, 0.95, 0.9), MotionModel.SIMILARITY).of(still);
         assertThat(whole.dx()).isCloseTo(0, within(0.5));
         assertThat(right.dx()).isCloseTo(18, within(0.5));
         assertThat(right.dy()).isCloseTo(-11, within(0.5));

@@ -252,13 +252,13 @@ class CutoutsTest {
     void onlyFramesThatLookOtherwiseHaveAnotherName() {
         Reel reel = with(SQUARE, Pose.at(20, 20));
         Reel moved = Edit.apply(new SetPoses(List.of(new Placed(4, Pose.at(40, 20))), 3, Scope.HERE), reel);
-        assertThat(new Looks(moved).of(moved.frames().get(0)))
-                .isEqualTo(new Looks(reel).of(reel.frames().get(0)));
-        assertThat(new Looks(moved).of(moved.frames().get(1)))
-                .isNotEqualTo(new Looks(reel).of(reel.frames().get(1)));
+        assertThat(new RenderKeys(moved).of(moved.frames().get(0)))
+                .isEqualTo(new RenderKeys(reel).of(reel.frames().get(0)));
+        assertThat(new RenderKeys(moved).of(moved.frames().get(1)))
+                .isNotEqualTo(new RenderKeys(reel).of(reel.frames().get(1)));
         Reel hidden = Edit.apply(new HideCutouts(List.of(4), true), reel);
-        assertThat(new Looks(hidden).of(hidden.frames().get(0)))
-                .isEqualTo(new Looks(sky()).of(sky().frames().get(0)));
+        assertThat(new RenderKeys(hidden).of(hidden.frames().get(0)))
+                .isEqualTo(new RenderKeys(sky()).of(sky().frames().get(0)));
     }
 
     @Test

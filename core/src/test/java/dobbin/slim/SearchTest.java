@@ -86,7 +86,7 @@ class SearchTest {
     @ValueSource(doubles = {0.7, 0.45, 0.25})
     void whatIsFoundIsHardlyWorseThanTheBestThereIs(double share) {
         Trials all = Loops.trials(REEL, SUNRISE);
-        List<Trial> full = new Choices(REEL)
+        List<Trial> full = new TrialSettings(REEL)
                 .all(false, false).stream()
                         .map(delivery -> all.whole(delivery, Progress.NONE))
                         .toList();

@@ -17,9 +17,9 @@ record Access(
         @Schema(types = {"string", "null"}) String owner,
         Right yours,
         Right everyone,
-        List<Given> people,
+        List<Grant> people,
         List<String> names) {
 
     /** What somebody was given. */
-    record Given(String name, Right right) {}
+    record Grant(String name, Right right) {}
 }

@@ -43,7 +43,7 @@ class AccessController {
     }
 
     /** @param everyone what all may do who can sign in */
-    record NewAccess(Right everyone, List<Access.Given> people) {}
+    record NewAccess(Right everyone, List<Access.Grant> people) {}
 
     @GetMapping("/api/reels/{id}/access")
     Access show(@PathVariable String id) {
@@ -71,7 +71,7 @@ class AccessController {
         check(wanted, Set.copyOf(others(owner)));
         transaction.executeWithoutResult(status -> store.set(id, wanted.everyone(), wanted.people()));
         data.force();
-        events.publishEvent(new Given(id));
+        events.publishEvent(new AccessChanged(id));
     }
 
     private static void check(NewAccess wanted, Set<String> known) {
@@ -79,7 +79,7 @@ class AccessController {
             throw new EditRejected("everyone", "may look or work, and not own");
         }
         Set<String> named = new HashSet<>();
-        for (Access.Given each : wanted.people()) {
+        for (Access.Grant each : wanted.people()) {
             if (!known.contains(each.name())) {
                 throw new EditRejected("people", "are not all known here: " + each.name());
             }

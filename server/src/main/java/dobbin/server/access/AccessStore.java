@@ -50,15 +50,15 @@ class AccessStore {
                 .optional();
     }
 
-    List<Access.Given> given(String reel) {
+    List<Access.Grant> given(String reel) {
         return jdbc.sql(SELECT_ALL)
                 .param("reel", reel)
-                .query((row, n) -> new Access.Given(row.getString("person"), right(row.getString("may"))))
+                .query((row, n) -> new Access.Grant(row.getString("person"), right(row.getString("may"))))
                 .list();
     }
 
     /** Call it in a transaction. */
-    void set(String reel, Right everyone, List<Access.Given> given) {
+    void set(String reel, Right everyone, List<Access.Grant> given) {
         jdbc.sql(SET_EVERYONE).param("reel", reel).param("may", everyone.name()).update();
         jdbc.sql(DELETE).param("reel", reel).update();
         given.forEach(each -> jdbc.sql(INSERT)

@@ -1,6 +1,6 @@
 package dobbin.server.access;
 
-import dobbin.server.entry.Door;
+import dobbin.server.entry.PasswordCheck;
 import dobbin.server.people.SignedIn;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpSession;
@@ -14,11 +14,11 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class Presence {
-    private final Door door;
+    private final PasswordCheck door;
     private final Rights rights;
     private final SessionRepository<?> sessions;
 
-    Presence(Door door, Rights rights, SessionRepository<?> sessions) {
+    Presence(PasswordCheck door, Rights rights, SessionRepository<?> sessions) {
         this.door = door;
         this.rights = rights;
         this.sessions = sessions;

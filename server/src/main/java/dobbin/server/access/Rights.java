@@ -4,7 +4,7 @@ import dobbin.server.people.People;
 import dobbin.server.people.SignedIn;
 import dobbin.server.web.NotFound;
 import dobbin.server.web.Refused;
-import dobbin.server.work.Whose;
+import dobbin.server.work.Requester;
 import java.util.Collection;
 import java.util.Set;
 import org.springframework.http.HttpStatus;
@@ -53,7 +53,7 @@ public class Rights {
      * knows the hash of another does not get it.
      */
     public Set<String> filesOfWhoIsWorkedFor(Collection<String> files) {
-        String person = Whose.now();
+        String person = Requester.now();
         if (!people.areNamed() || person.isEmpty() || files.isEmpty()) {
             return Set.copyOf(files);
         }

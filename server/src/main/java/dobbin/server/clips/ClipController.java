@@ -2,7 +2,7 @@ package dobbin.server.clips;
 
 import dobbin.edit.EditRejected;
 import dobbin.inspect.LoopFinder;
-import dobbin.inspect.Sight;
+import dobbin.inspect.FrameSource;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.reel.OutOfRange;
@@ -82,8 +82,8 @@ class ClipController {
     /** The body is a PNG that holds the pictures one under another, {@code height} pixels each. */
     @PostMapping(path = "/api/clips/loop", consumes = "application/octet-stream")
     LoopView loop(@RequestParam int height, HttpServletRequest request) throws IOException {
-        Ranges.check("height", height, 1, Sight.COARSE_SIDE);
-        int mostPixels = Sight.COARSE_SIDE * Sight.COARSE_SIDE * MAX_COMPARED;
+        Ranges.check("height", height, 1, FrameSource.COARSE_SIDE);
+        int mostPixels = FrameSource.COARSE_SIDE * FrameSource.COARSE_SIDE * MAX_COMPARED;
         try {
             byte[] file = request.getInputStream().readNBytes(Integer.BYTES * mostPixels);
             Raster strip = StillReader.readWhole(

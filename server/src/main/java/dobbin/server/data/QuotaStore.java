@@ -3,7 +3,7 @@ package dobbin.server.data;
 import dobbin.server.Settings;
 import dobbin.server.people.People;
 import dobbin.server.web.Refused;
-import dobbin.server.work.Whose;
+import dobbin.server.work.Requester;
 import java.util.Locale;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
@@ -153,6 +153,6 @@ public class QuotaStore {
     }
 
     private Optional<String> person() {
-        return people.areNamed() ? Optional.of(Whose.now()).filter(name -> !name.isEmpty()) : Optional.empty();
+        return people.areNamed() ? Optional.of(Requester.now()).filter(name -> !name.isEmpty()) : Optional.empty();
     }
 }

@@ -3,7 +3,7 @@ package dobbin.server.deliveries;
 import dobbin.reel.Reel;
 import dobbin.server.jobs.EventHub;
 import dobbin.server.jobs.Jobs;
-import dobbin.server.reels.Seen;
+import dobbin.server.reels.ReelSnapshot;
 import dobbin.server.web.Refused;
 import dobbin.server.work.Turns;
 import dobbin.slim.Encoded;
@@ -37,7 +37,7 @@ class Appearances {
     }
 
     /** @param seen the reel as it was when the file was made */
-    void look(String reel, Seen seen, String delivery) {
+    void look(String reel, ReelSnapshot seen, String delivery) {
         encoder.knownEncoding(seen).ifPresent(encoded -> {
             try {
                 jobs.start(
@@ -51,7 +51,7 @@ class Appearances {
         });
     }
 
-    private String look(String id, Seen seen, String delivery, Encoded encoded, Progress progress) {
+    private String look(String id, ReelSnapshot seen, String delivery, Encoded encoded, Progress progress) {
         Reel reel = seen.reel();
         Trials trials =
                 new Trials(slim, encoder.admission(), reel, encoder.drawing(seen), turns.at(Turns.Urgency.LATER));

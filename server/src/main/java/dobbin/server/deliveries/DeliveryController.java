@@ -14,12 +14,12 @@ import dobbin.server.jobs.EventHub;
 import dobbin.server.jobs.Job;
 import dobbin.server.reels.OpenReel;
 import dobbin.server.reels.Reels;
-import dobbin.server.reels.Seen;
+import dobbin.server.reels.ReelSnapshot;
 import dobbin.server.web.ClientAddress;
 import dobbin.server.web.NotFound;
 import dobbin.server.work.Turns;
 import dobbin.server.work.Turns.Urgency;
-import dobbin.server.work.Whose;
+import dobbin.server.work.Requester;
 import dobbin.slim.Delivered;
 import dobbin.slim.Drawing;
 import dobbin.slim.Framed;
@@ -95,7 +95,7 @@ class DeliveryController {
     SseEmitter listen(@PathVariable String id, HttpServletRequest request, HttpServletResponse response) {
         reels.open(id);
         response.setHeader(HttpHeaders.CACHE_CONTROL, CacheControl.noStore().getHeaderValue());
-        String whose = Whose.now().isEmpty() ? ClientAddress.of(request) : Whose.now();
+        String whose = Requester.now().isEmpty() ? ClientAddress.of(request) : Requester.now();
         return hub.listen(id, whose, presence.of(request, id));
     }
 
@@ -129,7 +129,7 @@ class DeliveryController {
     @GetMapping("/api/reels/{id}/pages/{color}/notices")
     List<Notice> onPage(@PathVariable String id, @PathVariable String color) {
         Ranges.checkColor("color", color);
-        Seen seen = reels.open(id).seen();
+        ReelSnapshot seen = reels.open(id).seen();
         Drawing drawing = encoder.drawing(seen);
         Framed framed = Framed.of(seen.reel());
         return PageCheck.of(

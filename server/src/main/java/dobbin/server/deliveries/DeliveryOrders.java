@@ -8,7 +8,7 @@ import dobbin.server.data.QuotaStore;
 import dobbin.server.jobs.Job;
 import dobbin.server.jobs.Orders;
 import dobbin.server.reels.OpenReel;
-import dobbin.server.reels.Seen;
+import dobbin.server.reels.ReelSnapshot;
 import dobbin.slim.Delivered;
 import dobbin.slim.Progress;
 import dobbin.timing.Hundredths;
@@ -62,7 +62,7 @@ class DeliveryOrders {
 
     private String made(Orders.Order<Wanted> order, Progress progress) {
         Wanted wanted = order.request();
-        Seen seen = Seen.of(ReelDocument.read(wanted.document().getBytes(StandardCharsets.UTF_8)));
+        ReelSnapshot seen = ReelSnapshot.of(ReelDocument.read(wanted.document().getBytes(StandardCharsets.UTF_8)));
         Delivered made = encoder.encode(seen, progress);
         DeliveryStore.Entry entry = entry(freeName(order.reel(), wanted.name()), seen.reel(), made);
         data.needRoom(made.bytes().length);

@@ -4,7 +4,7 @@ import dobbin.raster.Raster;
 import dobbin.reel.Frame;
 import dobbin.reel.Reel;
 import dobbin.render.Pictures;
-import dobbin.server.reels.Seen;
+import dobbin.server.reels.ReelSnapshot;
 import dobbin.server.work.Budget;
 import dobbin.server.work.Latest;
 import dobbin.server.work.Remembered;
@@ -47,8 +47,10 @@ public class Encoder {
     /** Frames under way at a time, each drawn, hardened, planned and coded. */
     private static final int BYTES_OF_WORK_A_PIXEL = 200;
 
-    /** Frames that are compared at a time, two of them. */
-    private static final int BYTES_LOOKED_A_PIXEL = 64;
+    /** Two frames at a time, as drawn and as delivered, and what blurring them needs. */
+    private static final int BYTES_LOOKED_A_PIXEL = 128;
+    /** What is on screen, what was before, and two frames that are looked at. */
+    private static final int BYTES_REPLAYED_A_PIXEL = 16;
 
     private static final long KEPT_BYTES = 48_000_000;
     private static final int PATIENCE_MILLIS = 50;
@@ -76,17 +78,17 @@ public class Encoder {
         return BYTES_A_PIXEL + (raster.isOpaque() ? 0 : BYTES_OF_HARD_EDGES);
     }
 
-    Optional<Delivered> known(Seen seen) {
+    Optional<Delivered> known(ReelSnapshot seen) {
         return knownEncoding(seen).map(loop -> Slim.file(loop, seen.reel()));
     }
 
     /** @return what the reel's file is made of, if that is kept */
-    public Optional<Encoded> knownEncoding(Seen seen) {
+    public Optional<Encoded> knownEncoding(ReelSnapshot seen) {
         return encoded.known(Slim.nameOfEncoded(seen.reel(), seen.looks()));
     }
 
     /** @return draws the reel's frames, each once as long as there is memory for them */
-    public Drawing drawing(Seen seen) {
+    public Drawing drawing(ReelSnapshot seen) {
         return (reel, tracks, frame, framed) -> frame(seen, frame, framed);
     }
 
@@ -100,14 +102,22 @@ public class Encoder {
 
             @Override
             public <T> T toLook(Reel reel, Progress progress, Supplier<T> work) {
-                long pixels = reel.delivery().framing().seenSize(reel.canvas()).area();
-                return budget.during(BYTES_LOOKED_A_PIXEL * pixels, () -> progress.report(0, 1), work::get);
+                long seen = reel.delivery().framing().seenSize(reel.canvas()).area();
+                long bytes = BYTES_LOOKED_A_PIXEL * seen
+                        + BYTES_REPLAYED_A_PIXEL * reel.deliveredSize().area();
+                return budget.during(
+                        Math.min(bytes, budget.mostBytes()), () -> progress.report(0, 1), work::get);
+            }
+
+            @Override
+            public long mostKept() {
+                return budget.bytesFor(Budget.Kept.COMPARED);
             }
         };
     }
 
     /** @throws CancellationException from {@code progress} */
-    public Delivered encode(Seen seen, Progress progress) {
+    public Delivered encode(ReelSnapshot seen, Progress progress) {
         Reel reel = seen.reel();
         String name = Slim.nameOfEncoded(reel, seen.looks());
         while (true) {
@@ -127,7 +137,7 @@ public class Encoder {
         }
     }
 
-    private Encoded make(Seen seen, String name, Making making, Progress progress) {
+    private Encoded make(ReelSnapshot seen, String name, Making making, Progress progress) {
         Reel reel = seen.reel();
         try {
             Encoded made = budget.during(
@@ -166,7 +176,7 @@ public class Encoder {
         return Math.min(KEPT_BYTES, 4 * pixels * reel.deliveredFrames().size()) + BYTES_OF_WORK_A_PIXEL * pixels;
     }
 
-    private Raster frame(Seen seen, Frame frame, Framed framed) {
+    private Raster frame(ReelSnapshot seen, Frame frame, Framed framed) {
         return drawn.get(
                 seen.looks().of(frame) + ' ' + framed,
                 () -> framed.draw(seen.reel(), seen.looks().tracks(), frame, pictures));

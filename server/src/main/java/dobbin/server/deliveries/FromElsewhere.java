@@ -2,7 +2,7 @@ package dobbin.server.deliveries;
 
 import dobbin.server.jobs.EventHub;
 import dobbin.server.jobs.Jobs;
-import dobbin.server.neighbors.Neighbors;
+import dobbin.server.neighbors.OtherInstances;
 import dobbin.server.reels.Reels;
 import dobbin.server.web.NotFound;
 import org.slf4j.Logger;
@@ -29,7 +29,7 @@ class FromElsewhere {
     }
 
     @EventListener
-    void told(Neighbors.Told told) {
+    void told(OtherInstances.RemoteChange told) {
         if (told.event().equals(Reels.CHANGED)) {
             changed(told.reel());
         } else if (told.event().equals(Jobs.STOP)) {
@@ -40,7 +40,7 @@ class FromElsewhere {
     }
 
     @EventListener
-    void missed(Neighbors.Missed event) {
+    void missed(OtherInstances.ChangesMissed event) {
         hub.listenedTo().forEach(this::changed);
     }
 

@@ -5,7 +5,7 @@ import dobbin.server.jobs.Job;
 import dobbin.server.jobs.Jobs;
 import dobbin.server.reels.OpenReel;
 import dobbin.server.reels.Reels;
-import dobbin.server.work.Whose;
+import dobbin.server.work.Requester;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.Map;
 import java.util.Set;
@@ -82,9 +82,9 @@ class Weights {
         }
         if (waiting.add(reel.id())) {
             // For whoever changed it, in that one's line.
-            String whose = Whose.now();
+            String whose = Requester.now();
             soon.execute(() -> {
-                Whose.While theirs = Whose.is(whose);
+                Requester.While theirs = Requester.is(whose);
                 try {
                     weighNow(reel.id());
                 } finally {

@@ -23,12 +23,12 @@ import org.springframework.web.bind.annotation.RestController;
 /** Signing in and out. */
 @RestController
 class SessionController {
-    private final Door door;
-    private final Attempts attempts;
+    private final PasswordCheck door;
+    private final SignInThrottle attempts;
     private final People people;
-    private final InSession contexts = new InSession();
+    private final SessionSecurityContexts contexts = new SessionSecurityContexts();
 
-    SessionController(Door door, Attempts attempts, People people) {
+    SessionController(PasswordCheck door, SignInThrottle attempts, People people) {
         this.people = people;
         this.door = door;
         this.attempts = attempts;

@@ -16,7 +16,7 @@ import dobbin.server.data.Spool;
 import dobbin.server.deliveries.Encoder;
 import dobbin.server.reels.OpenReel;
 import dobbin.server.reels.Reels;
-import dobbin.server.reels.Seen;
+import dobbin.server.reels.ReelSnapshot;
 import dobbin.server.web.Attachment;
 import dobbin.server.web.NotFound;
 import dobbin.server.work.Budget;
@@ -99,7 +99,7 @@ class FormController {
             throws IOException {
         Form wanted = Forms.byId(form).orElseThrow(() -> new NotFound("There is no form " + form + "."));
         String file = FileName.safe(Ranges.checkName("name", request.name()));
-        Seen seen = chosen(reels.open(id), request.frames());
+        ReelSnapshot seen = chosen(reels.open(id), request.frames());
         SheetPlan plan = request.sheet();
         DrawnLoop loop = new DrawnLoop(seen.reel(), drawing(seen));
         // Before memory is asked for here: making it asks for some itself.
@@ -124,7 +124,7 @@ class FormController {
         }
     }
 
-    private static Seen chosen(OpenReel open, Set<Integer> frames) {
+    private static ReelSnapshot chosen(OpenReel open, Set<Integer> frames) {
         Reel reel = open.reel();
         if (frames.isEmpty()) {
             if (reel.loop().isEmpty()) {
@@ -135,10 +135,10 @@ class FormController {
         if (reel.frames().stream().noneMatch(frame -> frames.contains(frame.id()))) {
             throw new EditRejected("frames", "must name frames of this reel");
         }
-        return Seen.of(DrawnLoop.only(frames, reel));
+        return ReelSnapshot.of(DrawnLoop.only(frames, reel));
     }
 
-    private Drawing drawing(Seen seen) {
+    private Drawing drawing(ReelSnapshot seen) {
         Drawing drawing = encoder.drawing(seen);
         return (reel, tracks, frame, framed) ->
                 turns.call(Urgency.LATER, () -> drawing.draw(reel, tracks, frame, framed));

@@ -1,7 +1,7 @@
 package dobbin.server.jobs;
 
-import dobbin.server.access.Given;
-import dobbin.server.neighbors.Neighbors;
+import dobbin.server.access.AccessChanged;
+import dobbin.server.neighbors.OtherInstances;
 import dobbin.server.web.Refused;
 import jakarta.annotation.PreDestroy;
 import java.util.List;
@@ -35,11 +35,11 @@ public class EventHub {
     /** How many streams each has open. */
     private final Map<String, Integer> open = new ConcurrentHashMap<>();
 
-    private final Neighbors neighbors;
+    private final OtherInstances neighbors;
     private final Map<String, List<Listener>> listeners = new ConcurrentHashMap<>();
     private final ExecutorService writers = Executors.newCachedThreadPool();
 
-    EventHub(Neighbors neighbors) {
+    EventHub(OtherInstances neighbors) {
         this.neighbors = neighbors;
     }
 
@@ -112,7 +112,7 @@ public class EventHub {
 
     /** Pages that have it open ask what they may do now. */
     @EventListener
-    void given(Given given) {
+    void given(AccessChanged given) {
         publishEverywhere(given.reel(), "access", Map.of());
     }
 

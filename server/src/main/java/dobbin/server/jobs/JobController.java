@@ -2,7 +2,7 @@ package dobbin.server.jobs;
 
 import dobbin.server.access.Right;
 import dobbin.server.access.Rights;
-import dobbin.server.neighbors.Neighbors;
+import dobbin.server.neighbors.OtherInstances;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -15,10 +15,10 @@ class JobController {
     private final Jobs jobs;
     private final Orders orders;
     private final Rights rights;
-    private final Neighbors neighbors;
+    private final OtherInstances neighbors;
     private final ApplicationEventPublisher events;
 
-    JobController(Jobs jobs, Orders orders, Rights rights, Neighbors neighbors, ApplicationEventPublisher events) {
+    JobController(Jobs jobs, Orders orders, Rights rights, OtherInstances neighbors, ApplicationEventPublisher events) {
         this.jobs = jobs;
         this.orders = orders;
         this.rights = rights;
@@ -33,16 +33,16 @@ class JobController {
 
     @DeleteMapping("/api/jobs/{id}")
     Job.View cancel(@PathVariable String id) {
-        Jobs.Found found = found(id, Right.WORK);
+        Jobs.ReelJob found = found(id, Right.WORK);
         jobs.cancel(id);
         events.publishEvent(new Jobs.Stopped(id));
         neighbors.tell(found.reel(), Jobs.STOP, id);
         return found.view();
     }
 
-    private Jobs.Found found(String id, Right least) {
-        Jobs.Found found = jobs.here(id)
-                .map(job -> new Jobs.Found(job.reel(), job.view()))
+    private Jobs.ReelJob found(String id, Right least) {
+        Jobs.ReelJob found = jobs.here(id)
+                .map(job -> new Jobs.ReelJob(job.reel(), job.view()))
                 .or(() -> orders.find(id))
                 .filter(job -> rights.ofWhoAsks(job.reel()) != Right.NOTHING)
                 .orElseThrow(() -> Jobs.noJob(id));

@@ -86,7 +86,7 @@ public class Jobs {
     record Stopped(String id) {}
 
     /** A job, wherever it runs. */
-    record Found(String reel, Job.View view) {}
+    record ReelJob(String reel, Job.View view) {}
 
     /** @return the job, where it runs here or ended here not long ago */
     Optional<Job> here(String id) {

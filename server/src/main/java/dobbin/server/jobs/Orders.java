@@ -4,7 +4,7 @@ import dobbin.server.data.DataStore;
 import dobbin.server.schedule.Schedule;
 import dobbin.server.web.Failures;
 import dobbin.server.web.Refused;
-import dobbin.server.work.Whose;
+import dobbin.server.work.Requester;
 import dobbin.slim.Progress;
 import java.time.Duration;
 import java.util.Map;
@@ -137,7 +137,7 @@ public class Orders {
                     reel,
                     name,
                     title,
-                    Whose.now(),
+                    Requester.now(),
                     json.writeValueAsString(request),
                     Job.State.RUNNING,
                     null,
@@ -284,7 +284,7 @@ public class Orders {
         if (!kinds.containsKey(row.kind())) {
             return giveUp(row, OTHER_VERSION);
         }
-        Whose.While theirs = Whose.is(row.whose() == null ? "" : row.whose());
+        Requester.While theirs = Requester.is(row.whose() == null ? "" : row.whose());
         try {
             return kinds.get(row.kind()).begin(row);
         } catch (JacksonException e) {
@@ -297,7 +297,7 @@ public class Orders {
     private CompletableFuture<?> giveUp(JobStore.Row row, String why) {
         store.end(row.id(), Job.State.FAILED, null, why);
         hub.publishEverywhere(
-                row.reel(), "job", find(row.id()).map(Jobs.Found::view).orElseThrow());
+                row.reel(), "job", find(row.id()).map(Jobs.ReelJob::view).orElseThrow());
         LOG.warn("A job on the reel {} is given up: {}", row.reel(), why);
         return CompletableFuture.completedFuture(null);
     }
@@ -311,8 +311,8 @@ public class Orders {
     }
 
     /** @return a job that was asked for, wherever it is done or how it ended not long ago */
-    Optional<Jobs.Found> find(String id) {
-        return store.find(id).map(row -> new Jobs.Found(row.reel(), view(row)));
+    Optional<Jobs.ReelJob> find(String id) {
+        return store.find(id).map(row -> new Jobs.ReelJob(row.reel(), view(row)));
     }
 
     private Job.View view(JobStore.Row row) {

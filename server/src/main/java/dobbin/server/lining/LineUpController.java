@@ -1,7 +1,7 @@
 package dobbin.server.lining;
 
 import dobbin.raster.Bounds;
-import dobbin.register.Motion;
+import dobbin.register.MotionModel;
 import dobbin.server.jobs.Job;
 import dobbin.server.reels.ReelView;
 import java.util.List;
@@ -30,7 +30,7 @@ class LineUpController {
      * @param area the part of the canvas they are lined up by; of no width for all of it
      * @param motion how the camera may have moved; to take out shaking it is always {@code SIMILARITY}
      */
-    record LineUpRequest(List<Integer> frames, int to, Edges edges, Box area, Motion motion) {
+    record LineUpRequest(List<Integer> frames, int to, Edges edges, Box area, MotionModel motion) {
         boolean isSteadying() {
             return to == STEADY;
         }

@@ -1,7 +1,7 @@
 package dobbin.server.pictures;
 
 import dobbin.edit.NewStill;
-import dobbin.gather.Choices;
+import dobbin.gather.GatherOptions;
 import dobbin.reel.Ranges;
 import dobbin.server.Settings;
 import dobbin.server.data.Spool;
@@ -97,14 +97,14 @@ class PictureController {
     void take(
             @RequestParam String name,
             @RequestParam(defaultValue = "0")
-                    @Schema(minimum = "" + Choices.OWN_SIZE, maximum = "" + StillReader.WORKING_SIDE)
+                    @Schema(minimum = "" + GatherOptions.OWN_SIZE, maximum = "" + StillReader.WORKING_SIDE)
                     int side,
             @RequestParam(defaultValue = "false") boolean flattened,
             HttpServletRequest request,
             HttpServletResponse response)
             throws IOException {
-        Ranges.check("side", side, Choices.OWN_SIZE, StillReader.WORKING_SIDE);
-        Reading.UnderWay underWay = reading.begin(incoming(request, name), name, new Choices(side, flattened));
+        Ranges.check("side", side, GatherOptions.OWN_SIZE, StillReader.WORKING_SIDE);
+        Reading.UnderWay underWay = reading.begin(incoming(request, name), name, new GatherOptions(side, flattened));
         response.setContentType(MediaType.APPLICATION_JSON_VALUE);
         ServletOutputStream out = response.getOutputStream();
         try {

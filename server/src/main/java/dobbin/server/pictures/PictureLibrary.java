@@ -1,7 +1,7 @@
 package dobbin.server.pictures;
 
 import dobbin.edit.NewStill;
-import dobbin.gather.Choices;
+import dobbin.gather.GatherOptions;
 import dobbin.gather.FileOpener;
 import dobbin.gather.Gathered;
 import dobbin.gather.Opened;
@@ -84,7 +84,7 @@ public class PictureLibrary implements Pictures {
 
     /** Reads a file that is in memory anyhow. */
     public TakenFile take(byte[] file, String name) throws UnreadablePicture {
-        return take(Incoming.of(file), name, Choices.USUAL, Checkpoint.NONE);
+        return take(Incoming.of(file), name, GatherOptions.USUAL, Checkpoint.NONE);
     }
 
     /**
@@ -93,7 +93,7 @@ public class PictureLibrary implements Pictures {
      * @param choices of whoever brings it in
      * @throws java.util.concurrent.CancellationException from {@code checkpoint}
      */
-    TakenFile take(Incoming incoming, String name, Choices choices, Checkpoint checkpoint) throws UnreadablePicture {
+    TakenFile take(Incoming incoming, String name, GatherOptions choices, Checkpoint checkpoint) throws UnreadablePicture {
         PictureInfo known = store.infos(List.of(incoming.name())).get(incoming.name());
         if (known != null) {
             store.touch(known.id());
@@ -140,7 +140,7 @@ public class PictureLibrary implements Pictures {
         return bytes;
     }
 
-    private TakenFile read(byte[] file, String name, Choices choices, Checkpoint checkpoint) throws UnreadablePicture {
+    private TakenFile read(byte[] file, String name, GatherOptions choices, Checkpoint checkpoint) throws UnreadablePicture {
         FileKind kind = FileKind.of(file);
         List<NewStill> stills = new ArrayList<>();
         Opened opened = FileOpener.open(file, choices, limits, workers, checkpoint, still -> {

@@ -1,6 +1,6 @@
 package dobbin.server.pictures;
 
-import dobbin.gather.Choices;
+import dobbin.gather.GatherOptions;
 import dobbin.server.Settings;
 import dobbin.server.web.Refused;
 import dobbin.server.work.Lines;
@@ -53,7 +53,7 @@ class Reading {
             unwanted.set(true);
         }
 
-        private void read(Incoming incoming, String name, Choices choices) {
+        private void read(Incoming incoming, String name, GatherOptions choices) {
             ReadingTime time = new ReadingTime(most);
             Checkpoint checkpoint = new Checkpoint() {
                 @Override
@@ -81,7 +81,7 @@ class Reading {
     }
 
     /** @param incoming is closed in the end */
-    UnderWay begin(Incoming incoming, String name, Choices choices) {
+    UnderWay begin(Incoming incoming, String name, GatherOptions choices) {
         UnderWay reading = new UnderWay();
         try {
             lineOf(incoming).execute(() -> reading.read(incoming, name, choices));

@@ -3,7 +3,7 @@ package dobbin.server.reels;
 import dobbin.raster.Size;
 import dobbin.reel.Frame;
 import dobbin.reel.Reel;
-import dobbin.render.Looks;
+import dobbin.render.RenderKeys;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -27,13 +27,13 @@ class Cards {
      * @param preview names what the whole loop looks like, or null where no frames play
      */
     record Card(int looks, String name, int frames, int millis, Size canvas, String cover, String preview) {
-        static Card of(Seen seen) {
+        static Card of(ReelSnapshot seen) {
             Reel reel = seen.reel();
-            Looks looks = seen.looks();
+            RenderKeys looks = seen.looks();
             List<Frame> loop = reel.loop();
             boolean empty = loop.isEmpty();
             return new Card(
-                    Looks.VERSION,
+                    RenderKeys.VERSION,
                     reel.name(),
                     loop.size(),
                     Arrays.stream(reel.loopDelaysMillis()).sum(),
@@ -43,7 +43,7 @@ class Cards {
         }
     }
 
-    String write(Seen seen) {
+    String write(ReelSnapshot seen) {
         return json.writeValueAsString(Card.of(seen));
     }
 
@@ -52,7 +52,7 @@ class Cards {
         try {
             return Optional.ofNullable(card)
                     .map(it -> json.readValue(it, Card.class))
-                    .filter(it -> it.looks == Looks.VERSION);
+                    .filter(it -> it.looks == RenderKeys.VERSION);
         } catch (JacksonException e) {
             return Optional.empty();
         }

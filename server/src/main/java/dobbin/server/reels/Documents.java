@@ -17,7 +17,7 @@ class Documents {
     private static final int REMEMBERED = 16;
 
     private final JsonMapper json;
-    private final Cache<Long, Seen> latest =
+    private final Cache<Long, ReelSnapshot> latest =
             Caffeine.newBuilder().maximumSize(REMEMBERED).build();
 
     Documents(JsonMapper json) {
@@ -47,12 +47,12 @@ class Documents {
      * @return the same object for the same document, as long as it is remembered
      * @throws UnreadableDocument where it is damaged, or of a later version
      */
-    Seen read(long serial, Source document) {
-        return latest.get(serial, missing -> Seen.of(ReelDocument.read(document.get())));
+    ReelSnapshot read(long serial, Source document) {
+        return latest.get(serial, missing -> ReelSnapshot.of(ReelDocument.read(document.get())));
     }
 
     /** Keeps what was just stored, which is asked for next. */
-    void remember(long serial, Seen seen) {
+    void remember(long serial, ReelSnapshot seen) {
         latest.put(serial, seen);
     }
 }

@@ -1,7 +1,7 @@
 package dobbin.server.reels;
 
 import dobbin.reel.Reel;
-import dobbin.render.Looks;
+import dobbin.render.RenderKeys;
 import java.time.Instant;
 
 /**
@@ -12,12 +12,12 @@ import java.time.Instant;
  * @param undo what undo would take back, in a few words, or null
  * @param redo what redo would do again, or null
  */
-public record OpenReel(String id, int revision, Instant touched, Seen seen, String undo, String redo) {
+public record OpenReel(String id, int revision, Instant touched, ReelSnapshot seen, String undo, String redo) {
     public Reel reel() {
         return seen.reel();
     }
 
-    public Looks looks() {
+    public RenderKeys looks() {
         return seen.looks();
     }
 }

@@ -8,7 +8,7 @@ import dobbin.reel.Ranges;
 import dobbin.reel.Reel;
 import dobbin.server.Settings;
 import dobbin.server.access.Needs;
-import dobbin.server.access.OfNoReel;
+import dobbin.server.access.NeedsNoReel;
 import dobbin.server.access.Right;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
@@ -103,7 +103,7 @@ class ReelController {
         return ReelView.of(reels.create(Reel.empty(wanted.name())));
     }
 
-    @OfNoReel
+    @NeedsNoReel
     @PostMapping("/api/reels/empty")
     @ResponseStatus(HttpStatus.CREATED)
     ReelView createEmpty(@RequestBody EmptyReel wanted) {

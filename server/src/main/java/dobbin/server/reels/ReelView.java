@@ -13,7 +13,7 @@ import dobbin.reel.Reel;
 import dobbin.reel.Run;
 import dobbin.reel.Sharing;
 import dobbin.reel.Still;
-import dobbin.render.Looks;
+import dobbin.render.RenderKeys;
 import dobbin.timing.Hundredths;
 import dobbin.timing.Viewers;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -79,7 +79,7 @@ public record ReelView(
             String underInk,
             String overInk) {
 
-        static FrameView of(Reel reel, Looks looks, Frame frame, int hundredths, int shownHundredths) {
+        static FrameView of(Reel reel, RenderKeys looks, Frame frame, int hundredths, int shownHundredths) {
             Size canvas = reel.canvas();
             Still still = frame.content() instanceof Still one ? one : null;
             return new FrameView(
@@ -107,7 +107,7 @@ public record ReelView(
         int[] delays = reel.loopDelaysMillis();
         int[] hundredths = Hundredths.apportion(delays);
         List<FrameView> frames = new ArrayList<>();
-        Looks looks = open.looks();
+        RenderKeys looks = open.looks();
         int played = 0;
         int fileMillis = 0;
         int loopMillis = 0;

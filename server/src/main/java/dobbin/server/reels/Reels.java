@@ -11,7 +11,7 @@ import dobbin.reel.PictureRef;
 import dobbin.reel.Reel;
 import dobbin.server.access.Rights;
 import dobbin.server.data.DataStore;
-import dobbin.server.neighbors.Neighbors;
+import dobbin.server.neighbors.OtherInstances;
 import dobbin.server.people.SignedIn;
 import dobbin.server.pictures.PictureInfo;
 import dobbin.server.pictures.PictureLibrary;
@@ -49,7 +49,7 @@ public class Reels {
     /** A row of nudges is undone at once where each comes this soon after the one before. */
     private static final Duration IN_A_ROW = Duration.ofSeconds(1);
 
-    private final Cache<String, Deque<Seen>> recent =
+    private final Cache<String, Deque<ReelSnapshot>> recent =
             Caffeine.newBuilder().maximumSize(REELS_REMEMBERED).build();
     private final ReelStore store;
     private final Documents documents;
@@ -59,7 +59,7 @@ public class Reels {
     private final TransactionTemplate transaction;
     private final DataStore data;
     private final Rights rights;
-    private final Neighbors neighbors;
+    private final OtherInstances neighbors;
     private final ApplicationEventPublisher changes;
 
     Reels(
@@ -71,7 +71,7 @@ public class Reels {
             TransactionTemplate transaction,
             DataStore data,
             Rights rights,
-            Neighbors neighbors,
+            OtherInstances neighbors,
             ApplicationEventPublisher changes) {
         this.rights = rights;
         this.neighbors = neighbors;
@@ -95,7 +95,7 @@ public class Reels {
     public OpenReel create(Reel reel) {
         String id = UUID.randomUUID().toString();
         transaction.executeWithoutResult(status -> {
-            store.insert(id, 0, cards.write(Seen.of(reel)), SignedIn.name());
+            store.insert(id, 0, cards.write(ReelSnapshot.of(reel)), SignedIn.name());
             store.insertStep(id, 0, FIRST_STEP, ReelDocument.write(reel), Instant.now(), reel.fileNames());
         });
         data.force();
@@ -119,7 +119,7 @@ public class Reels {
      * Finds something in the reel as it stands, or as it stood a few steps ago or will after redo: a browser may still ask
      * for what it saw a moment ago.
      */
-    public <T> Optional<T> findNear(String id, Function<Seen, Optional<T>> wanted) {
+    public <T> Optional<T> findNear(String id, Function<ReelSnapshot, Optional<T>> wanted) {
         ReelStore.Row row = row(id);
         Optional<T> now = wanted.apply(seen(row));
         Optional<T> replaced = now.isPresent() ? now : recently(id, wanted);
@@ -133,7 +133,7 @@ public class Reels {
     }
 
     /** Among what stood in the place of a step a moment ago: the earlier ones of a row of nudges. */
-    private <T> Optional<T> recently(String id, Function<Seen, Optional<T>> wanted) {
+    private <T> Optional<T> recently(String id, Function<ReelSnapshot, Optional<T>> wanted) {
         return Optional.ofNullable(recent.getIfPresent(id)).stream()
                 .flatMap(Deque::stream)
                 .map(wanted)
@@ -141,8 +141,8 @@ public class Reels {
                 .findFirst();
     }
 
-    private void rememberRecent(String id, Seen seen) {
-        Deque<Seen> all = recent.get(id, missing -> new ConcurrentLinkedDeque<>());
+    private void rememberRecent(String id, ReelSnapshot seen) {
+        Deque<ReelSnapshot> all = recent.get(id, missing -> new ConcurrentLinkedDeque<>());
         all.addFirst(seen);
         while (all.size() > NEAR) {
             all.pollLast();
@@ -186,7 +186,7 @@ public class Reels {
         checkPictures(before, after);
         checkTypefaces(before, after);
         data.needRoom(0);
-        Seen seen = Seen.of(after);
+        ReelSnapshot seen = ReelSnapshot.of(after);
         Optional<Edit> earlier = stale ? Optional.empty() : goneOnWith(from, edit);
         Edit whole = earlier.map(edit::joined).orElse(edit);
         ReelStore.NewStep step = new ReelStore.NewStep(
@@ -195,7 +195,7 @@ public class Reels {
                 ReelDocument.write(after),
                 cards.write(seen),
                 fresh(before, after));
-        Seen earlierSeen = seen(from);
+        ReelSnapshot earlierSeen = seen(from);
         boolean stored = earlier.isPresent() ? store.replace(from, step) : store.append(from, step);
         if (stored && earlier.isPresent()) {
             rememberRecent(id, earlierSeen);
@@ -273,7 +273,7 @@ public class Reels {
             int step = destination.stepFrom(from);
             Reel there = ReelDocument.read(store.document(id, step)
                     .orElseThrow(() -> new EditRejected("step", step + " is not in the history of this reel")));
-            return store.moveTo(from, step, cards.write(Seen.of(there)));
+            return store.moveTo(from, step, cards.write(ReelSnapshot.of(there)));
         });
     }
 
@@ -358,7 +358,7 @@ public class Reels {
         return new OpenReel(row.id(), row.revision(), row.touched(), seen(row), row.undo(), row.redo());
     }
 
-    private Seen seen(ReelStore.Row row) {
+    private ReelSnapshot seen(ReelStore.Row row) {
         return documents.read(row.serial(), () -> document(row.id(), row.step()));
     }
 

@@ -157,7 +157,7 @@ public class Shelf {
     }
 
     private Cards.Card renewed(String id) {
-        Seen seen = Seen.of(ReelDocument.read(store.current(id).orElseThrow(() -> Rights.noReel(id))));
+        ReelSnapshot seen = ReelSnapshot.of(ReelDocument.read(store.current(id).orElseThrow(() -> Rights.noReel(id))));
         store.setCard(id, cards.write(seen));
         return Cards.Card.of(seen);
     }

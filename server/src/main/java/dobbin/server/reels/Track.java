@@ -4,7 +4,7 @@ import dobbin.reel.Cutout;
 import dobbin.reel.Cycle;
 import dobbin.reel.Pose;
 import dobbin.reel.Tracks;
-import dobbin.render.Looks;
+import dobbin.render.RenderKeys;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -40,7 +40,7 @@ record Track(
         List<String> arts,
         List<Integer> art) {
 
-    static Track of(Cutout cutout, Looks looks) {
+    static Track of(Cutout cutout, RenderKeys looks) {
         Tracks tracks = looks.tracks();
         List<Pose> poses = tracks.poses(cutout);
         List<Integer> away = new ArrayList<>();

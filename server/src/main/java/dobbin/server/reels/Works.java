@@ -84,7 +84,7 @@ public class Works {
     }
 
     private void insert(String id, Reel reel, Work.Past past) throws IOException {
-        store.insert(id, past.current(), cards.write(Seen.of(reel)), SignedIn.name());
+        store.insert(id, past.current(), cards.write(ReelSnapshot.of(reel)), SignedIn.name());
         Set<String> named = new HashSet<>();
         for (int step = 0; step < past.steps().size(); step++) {
             Work.Step told = past.steps().get(step);

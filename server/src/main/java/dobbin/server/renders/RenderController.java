@@ -40,10 +40,10 @@ class RenderController {
 
     private final Reels reels;
     private final Renders renders;
-    private final Sights sights;
+    private final Inspections sights;
     private final StageAhead ahead;
 
-    RenderController(Reels reels, Renders renders, Sights sights, StageAhead ahead) {
+    RenderController(Reels reels, Renders renders, Inspections sights, StageAhead ahead) {
         this.reels = reels;
         this.renders = renders;
         this.sights = sights;
@@ -155,7 +155,7 @@ class RenderController {
     @GetMapping("/api/reels/{id}/rhythm")
     RhythmView rhythm(@PathVariable String id) {
         OpenReel open = reels.open(id);
-        Sights.Looked looked = sights.look(open);
+        Inspections.Looked looked = sights.look(open);
         Inspection seen = looked.inspection();
         Rhythm rhythm = seen.rhythm();
         return new RhythmView(

@@ -17,13 +17,13 @@ import dobbin.reel.PictureRef;
 import dobbin.reel.Pose;
 import dobbin.reel.Ranges;
 import dobbin.reel.Reel;
-import dobbin.render.Looks;
+import dobbin.render.RenderKeys;
 import dobbin.render.Pictures;
 import dobbin.render.Renderer;
 import dobbin.server.jobs.Jobs;
 import dobbin.server.pictures.PictureLibrary;
 import dobbin.server.reels.Reels;
-import dobbin.server.reels.Seen;
+import dobbin.server.reels.ReelSnapshot;
 import dobbin.server.web.NotFound;
 import dobbin.server.work.Budget;
 import dobbin.server.work.Remembered;
@@ -144,8 +144,8 @@ class Renders {
         return reel.cutouts().stream().filter(each -> each.id() == id).findFirst();
     }
 
-    private static Optional<Frame> showing(Seen seen, int id, String key) {
-        Looks looks = seen.looks();
+    private static Optional<Frame> showing(ReelSnapshot seen, int id, String key) {
+        RenderKeys looks = seen.looks();
         return cutout(seen.reel(), id)
                 .flatMap(cutout -> seen.reel().frames().stream()
                         .filter(frame -> looks.ofArt(cutout, looks.tracks().index(frame.id()))

@@ -15,7 +15,7 @@ import dobbin.reel.Reel;
 import dobbin.render.Pictures;
 import dobbin.render.Renderer;
 import dobbin.server.deliveries.Encoder;
-import dobbin.server.reels.Seen;
+import dobbin.server.reels.ReelSnapshot;
 import dobbin.server.work.Turns;
 import dobbin.server.work.Turns.Urgency;
 import dobbin.slim.DitherPatches;
@@ -63,7 +63,7 @@ class FilePictures {
     }
 
     /** @param place which of the delivered frames, from 0 */
-    byte[] frame(Seen seen, String file, Encoded encoded, int place, Sight sight) {
+    byte[] frame(ReelSnapshot seen, String file, Encoded encoded, int place, Sight sight) {
         return turns.call(Urgency.SEEN, () -> {
             Raster raster = switch (sight) {
                 case DELIVERED -> delivered(file, encoded, place);
@@ -74,7 +74,7 @@ class FilePictures {
         });
     }
 
-    byte[] dithers(Seen seen) {
+    byte[] dithers(ReelSnapshot seen) {
         return turns.call(Urgency.SEEN, () -> {
             Raster middle = drawn(seen, seen.reel().deliveredFrames().size() / 2);
             return PngWriter.bytes(DitherPatches.of(middle, seen.reel().delivery()));
@@ -82,13 +82,13 @@ class FilePictures {
     }
 
     /** All frames that play, seen together. */
-    byte[] overlay(Seen seen) {
+    byte[] overlay(ReelSnapshot seen) {
         Size size = seen.reel().canvas().reducedTo(OVERLAY_SIDE);
         return PngWriter.bytes(overlaid(seen, size, OVERLAID).together());
     }
 
     /** @return the part outside which no frame shows anything but one color, or nothing where there is none but that */
-    Optional<Crop> trimmed(Seen seen) {
+    Optional<Crop> trimmed(ReelSnapshot seen) {
         Size canvas = seen.reel().canvas();
         Size size = canvas.reducedTo(OVERLAY_SIDE);
         double scale = (double) canvas.width() / size.width();
@@ -104,7 +104,7 @@ class FilePictures {
     }
 
     /** A few frames are drawn at a time, and added in order. */
-    private Overlay overlaid(Seen seen, Size size, int most) {
+    private Overlay overlaid(ReelSnapshot seen, Size size, int most) {
         List<Frame> loop = seen.reel().loop();
         Overlay overlay = new Overlay(size);
         int count = Math.min(most, loop.size());
@@ -130,7 +130,7 @@ class FilePictures {
                 .at(place);
     }
 
-    private Raster drawn(Seen seen, int place) {
+    private Raster drawn(ReelSnapshot seen, int place) {
         Frame frame = seen.reel().deliveredFrames().get(place);
         return encoder.drawing(seen).draw(seen.reel(), seen.looks().tracks(), frame, Framed.of(seen.reel()));
     }

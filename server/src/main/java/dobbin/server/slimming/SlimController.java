@@ -8,7 +8,7 @@ import dobbin.server.jobs.Job;
 import dobbin.server.jobs.Jobs;
 import dobbin.server.reels.OpenReel;
 import dobbin.server.reels.Reels;
-import dobbin.server.reels.Seen;
+import dobbin.server.reels.ReelSnapshot;
 import dobbin.server.web.NotFound;
 import dobbin.slim.Appearance;
 import dobbin.slim.Encoded;
@@ -101,7 +101,7 @@ class SlimController {
     @GetMapping(path = "/api/reels/{id}/files/{file}/frames/{place}/{sight}.png", produces = MediaType.IMAGE_PNG_VALUE)
     ResponseEntity<byte[]> frame(
             @PathVariable String id, @PathVariable String file, @PathVariable int place, @PathVariable String sight) {
-        Seen seen = near(id, file);
+        ReelSnapshot seen = near(id, file);
         Ranges.check("place", place, 0, seen.reel().deliveredFrames().size() - 1);
         return unchanging(pictures.frame(seen, file, encoded(seen), place, sight(sight)));
     }
@@ -185,7 +185,7 @@ class SlimController {
     }
 
     /** A browser may still ask for what was set a moment ago. */
-    private Seen near(String id, String file) {
+    private ReelSnapshot near(String id, String file) {
         return reels.findNear(
                         id,
                         seen -> Optional.of(seen)
@@ -201,7 +201,7 @@ class SlimController {
         return open;
     }
 
-    private Encoded encoded(Seen seen) {
+    private Encoded encoded(ReelSnapshot seen) {
         return encoder.knownEncoding(seen)
                 .orElseThrow(() -> new NotFound("This file is not made yet. Its weight says how far it is."));
     }

@@ -29,7 +29,7 @@ class ProblemReport implements WebServerFactoryCustomizer<TomcatServletWebServer
                 return;
             }
             try {
-                Gatekeeper.addHeaders(response);
+                OriginFilter.addHeaders(response);
                 response.setHeader("Cache-Control", "no-store");
                 ProblemWriter.write(response, status, "Refused", ErrorPages.sentence(status));
                 response.finishResponse();

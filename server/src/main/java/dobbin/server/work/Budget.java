@@ -30,6 +30,8 @@ public class Budget {
         DRAWN_FOR_FILES(0.10),
         FILES(0.06),
         SEEN(0.05),
+        /** By each search of settings. */
+        COMPARED(0.03),
         SAMPLES(0.05);
 
         private final double share;

@@ -109,7 +109,7 @@ public final class Lines {
         }
         waits++;
         waiting.get(urgency)
-                .computeIfAbsent(Whose.now(), whose -> new ArrayDeque<>())
+                .computeIfAbsent(Requester.now(), whose -> new ArrayDeque<>())
                 .add(traced(work));
         serve();
     }
@@ -171,7 +171,7 @@ public final class Lines {
         running[urgency]++;
         runningOf.merge(whose, 1, Integer::sum);
         threads.execute(() -> {
-            Whose.While theirs = Whose.is(whose);
+            Requester.While theirs = Requester.is(whose);
             try {
                 work.run();
             } finally {

@@ -4,7 +4,7 @@ import dobbin.document.UnreadableWork;
 import dobbin.document.WorkingFile;
 import dobbin.form.FileName;
 import dobbin.server.Settings;
-import dobbin.server.access.OfNoReel;
+import dobbin.server.access.NeedsNoReel;
 import dobbin.server.data.Spool;
 import dobbin.server.reels.Reels;
 import dobbin.server.web.Attachment;
@@ -74,7 +74,7 @@ class WorkingFileController {
      * The body is the file as it is. The answer is told as it comes: a line of JSON for each picture, and a last one. What is refused before
      * a line was sent has a status of its own; afterwards the last line says so.
      */
-    @OfNoReel
+    @NeedsNoReel
     @PostMapping(path = "/api/reels/file", consumes = "application/octet-stream", produces = "application/x-ndjson")
     @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(implementation = Opening.class)))
     void open(@RequestParam String name, HttpServletRequest request, HttpServletResponse response) throws IOException {

@@ -39,14 +39,14 @@ class PasswordTest {
         return settings;
     }
 
-    private Door door(Environment settings) {
+    private PasswordCheck door(Environment settings) {
         SingleConnectionDataSource database = new SingleConnectionDataSource("jdbc:h2:mem:doors", "", "", true);
         JdbcClient jdbc = JdbcClient.create(database);
         jdbc.sql("CREATE TABLE IF NOT EXISTS door (hash VARCHAR(200))").update();
         jdbc.sql("CREATE TABLE IF NOT EXISTS users (username VARCHAR(40))").update();
         TransactionTemplate transaction = new TransactionTemplate(new DataSourceTransactionManager(database));
         try (PeopleStore people = PeopleStore.opened("jdbc:h2:mem:doors", "", "")) {
-            return new Door(settings, new People(people, folder), new DoorStore(jdbc, transaction));
+            return new PasswordCheck(settings, new People(people, folder), new PasswordHashStore(jdbc, transaction));
         } finally {
             database.destroy();
         }
@@ -76,7 +76,7 @@ class PasswordTest {
         Path file = Files.writeString(folder.resolve("password"), "Six lamps, one beam\n");
         Environment settings = listeningEverywhere("dobbin.password-file", file.toString());
         assertThat(Password.problemWith(settings)).isEmpty();
-        Door door = door(settings);
+        PasswordCheck door = door(settings);
         assertThat(door.isOpen()).isFalse();
         assertThat(door.opened("", "Six lamps, one beam")).isPresent();
         assertThat(door.opened("", "Six lamps, one bean")).isEmpty();

@@ -23,7 +23,7 @@ class LinesTest {
 
     private void ask(Lines lines, int urgency, String... pieces) {
         for (String piece : pieces) {
-            Whose.While theirs = Whose.is(piece.replaceAll("\\d", ""));
+            Requester.While theirs = Requester.is(piece.replaceAll("\\d", ""));
             try {
                 lines.execute(urgency, () -> done.add(piece));
             } finally {
@@ -110,11 +110,11 @@ class LinesTest {
     @Test
     void whatIsDoneForSomebodyIsDoneInTheirName() {
         Lines lines = lines(1, 1, MANY);
-        Whose.While maras = Whose.is("Mara");
-        lines.execute(() -> done.add(Whose.now()));
+        Requester.While maras = Requester.is("Mara");
+        lines.execute(() -> done.add(Requester.now()));
         maras.close();
-        assertThat(Whose.now()).isEmpty();
+        assertThat(Requester.now()).isEmpty();
         assertThat(runAll()).containsExactly("Mara");
-        assertThat(Whose.now()).isEmpty();
+        assertThat(Requester.now()).isEmpty();
     }
 }

@@ -1,4 +1,0 @@
-package dobbin.server.access;
-
-/** Told to the rest of the application when a reel was given to others, or taken from them. */
-public record Given(String reel) {}

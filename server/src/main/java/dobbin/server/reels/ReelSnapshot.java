@@ -1,0 +1,15 @@
+package dobbin.server.reels;
+
+import dobbin.reel.Reel;
+import dobbin.render.RenderKeys;
+
+/**
+ * A reel and what its things look like, worked out once for all who ask.
+ *
+ * @param looks of this very reel
+ */
+public record ReelSnapshot(Reel reel, RenderKeys looks) {
+    public static ReelSnapshot of(Reel reel) {
+        return new ReelSnapshot(reel, new RenderKeys(reel));
+    }
+}
