@@ -21,7 +21,8 @@ public record SortByDate(List<Integer> frames) implements Edit {
             throw new EditRejected("frames", "have no date: none of their files says when it was taken");
         }
         List<Frame> sorted = chosen.frames().stream()
-                .sorted(Comparator.comparingLong(frame -> DateTaken.isKnown(frame) ? DateTaken.millis(frame) : Long.MAX_VALUE))
+                .sorted(Comparator.comparingLong(
+                        frame -> DateTaken.isKnown(frame) ? DateTaken.millis(frame) : Long.MAX_VALUE))
                 .toList();
         return reel.withFrames(Bands.settled(chosen.places(sorted), frame -> false));
     }

@@ -65,7 +65,12 @@ public final class FileOpener {
      * @param svg draws it, where it is an SVG file
      */
     public static <E extends Exception> Opened open(
-            byte[] file, GatherOptions choices, DecodeLimits limits, SvgRenderer svg, Checkpoint checkpoint, Sink<E> sink)
+            byte[] file,
+            GatherOptions choices,
+            DecodeLimits limits,
+            SvgRenderer svg,
+            Checkpoint checkpoint,
+            Sink<E> sink)
             throws UnreadablePicture, E {
         if (FileKind.of(file) == FileKind.SVG) {
             Raster drawn = svg.draw(file, choices.longerSide(), checkpoint);

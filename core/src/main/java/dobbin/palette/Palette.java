@@ -26,14 +26,6 @@ public final class Palette {
         return new Palette(colors, transparent);
     }
 
-    public static Palette opaque(int... colors) {
-        return new Palette(colors, false);
-    }
-
-    public static Palette withTransparency(int... colors) {
-        return new Palette(colors, true);
-    }
-
     /** @return the colors, the transparent entry left out; a copy */
     public int[] colors() {
         return colors.clone();

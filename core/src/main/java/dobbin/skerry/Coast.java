@@ -269,7 +269,8 @@ final class Coast {
     private Color shade(int rgb, float strength, int alpha) {
         LinearColor tint = LinearColor.along(day, 0x2A3060, 0xD77A62, 0xF3B27A, 0xFFFFFF);
         LinearColor color = LinearColor.of(rgb).times(strength * strength);
-        LinearColor tinted = new LinearColor(color.red() * tint.red(), color.green() * tint.green(), color.blue() * tint.blue());
+        LinearColor tinted =
+                new LinearColor(color.red() * tint.red(), color.green() * tint.green(), color.blue() * tint.blue());
         int mixed = color.mix(tinted, 0.55f).rgb();
         return new Color(mixed >> 16 & 0xFF, mixed >> 8 & 0xFF, mixed & 0xFF, alpha);
     }

@@ -5,7 +5,8 @@ import dobbin.color.LinearLight;
 /** A color as linear light, for mixing: red, green and blue, 0..1 and above where it shines. */
 record LinearColor(float red, float green, float blue) {
     static LinearColor of(int rgb) {
-        return new LinearColor(LinearLight.of(rgb >> 16 & 0xFF), LinearLight.of(rgb >> 8 & 0xFF), LinearLight.of(rgb & 0xFF));
+        return new LinearColor(
+                LinearLight.of(rgb >> 16 & 0xFF), LinearLight.of(rgb >> 8 & 0xFF), LinearLight.of(rgb & 0xFF));
     }
 
     LinearColor mix(LinearColor other, float share) {
@@ -15,7 +16,8 @@ record LinearColor(float red, float green, float blue) {
     }
 
     LinearColor plus(LinearColor other, float strength) {
-        return new LinearColor(red + other.red * strength, green + other.green * strength, blue + other.blue * strength);
+        return new LinearColor(
+                red + other.red * strength, green + other.green * strength, blue + other.blue * strength);
     }
 
     LinearColor times(float factor) {

@@ -16,13 +16,13 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 
 class DitherTest {
-    private static final Palette BLACK_AND_WHITE = Palette.opaque(0x000000, 0xFFFFFF);
+    private static final Palette BLACK_AND_WHITE = Palette.of(false, 0x000000, 0xFFFFFF);
     private static final int GRAY = 0xFF646464;
 
     @ParameterizedTest
     @EnumSource(Dither.class)
     void colorsOfThePaletteStayThemselves(Dither dither) {
-        Palette palette = Palette.withTransparency(0x102030, 0xFFEEDD, 0x00AA00);
+        Palette palette = Palette.of(true, 0x102030, 0xFFEEDD, 0x00AA00);
         int[] argb = {0xFFFFEEDD, 0xFF102030, 0, 0xFF00AA00, 0, 0xFFFFEEDD};
         assertThat(indices(dither, 30, Raster.of(new Size(3, 2), argb), palette))
                 .containsExactly(2, 1, 0, 3, 0, 2);
@@ -59,7 +59,7 @@ class DitherTest {
     @Test
     void errorsDoNotCrossTransparencyOrWhatIsHeld() {
         int[] argb = {GRAY, 0, GRAY, GRAY};
-        Palette palette = Palette.withTransparency(0x000000, 0xFFFFFF);
+        Palette palette = Palette.of(true, 0x000000, 0xFFFFFF);
         Raster row = Raster.of(new Size(4, 1), argb);
         assertThat(indices(Dither.FLOYD_STEINBERG, 100, row, palette)).containsExactly(2, 0, 2, 1);
         byte[] held = {0, 0, 1, 0};
@@ -79,7 +79,7 @@ class DitherTest {
             value = Dither.class,
             names = {"FLOYD_STEINBERG", "SIERRA_LITE", "ATKINSON"})
     void nothingSmearsOverAHardEdge(Dither dither) {
-        Palette palette = Palette.opaque(0x000000, 0x808080, 0xFFFFFF);
+        Palette palette = Palette.of(false, 0x000000, 0x808080, 0xFFFFFF);
         Size size = new Size(60, 40);
         int[] argb = new int[(int) size.area()];
         for (int i = 0; i < argb.length; i++) {

@@ -56,7 +56,7 @@ class ChangesTest {
     }
 
     private static Encoded exactly(List<Raster> frames) throws IOException {
-        return encoded(frames, Palette.withTransparency(0x204060, 0xE0E0D0), true, Dithering.NONE, 0);
+        return encoded(frames, Palette.of(true, 0x204060, 0xE0E0D0), true, Dithering.NONE, 0);
     }
 
     private static Raster with(int ground, Bounds box, int color) {
@@ -126,8 +126,8 @@ class ChangesTest {
                             .map(at -> gray(120 + lighter + (int) Math.round(random.nextGaussian() * 0.7)))
                             .toArray()));
         }
-        Palette palette = Palette.withTransparency(
-                IntStream.range(110, 135).map(v -> v * 0x010101).toArray());
+        Palette palette = Palette.of(
+                true, IntStream.range(110, 135).map(v -> v * 0x010101).toArray());
         Encoded tolerant = encoded(frames, palette, false, Dithering.NONE, 20);
         assertThat(tolerant.weights()).extracting(EncodedFrame::frames).containsExactly(5, 1);
         assertThat(tolerant.weights().get(1).stored().drawn()).isGreaterThan((int) (SIZE.area() * 9 / 10));
@@ -224,7 +224,7 @@ class ChangesTest {
     @ParameterizedTest
     @EnumSource(Dither.class)
     void noToleranceMakesAColorAHole(Dither dither) throws Exception {
-        Palette palette = Palette.withTransparency(0x0000FF, 0x000000, 0xFFFF00);
+        Palette palette = Palette.of(true, 0x0000FF, 0x000000, 0xFFFF00);
         Random random = new Random(3);
         int[] argb = random.ints(120 * 80, 0, 4)
                 .map(which -> new int[] {0, 0xFF0000FF, 0xFFFF00FF, 0xFF00FF00}[which])

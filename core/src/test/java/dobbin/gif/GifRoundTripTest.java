@@ -54,7 +54,7 @@ class GifRoundTripTest {
         Size size = new Size(1 + random.nextInt(23), 1 + random.nextInt(19));
         int[] colors =
                 random.ints(1 + random.nextInt(255), 0, 1 << 24).distinct().toArray();
-        Palette palette = seed % 2 == 0 ? Palette.opaque(colors) : Palette.withTransparency(colors);
+        Palette palette = seed % 2 == 0 ? Palette.of(false, colors) : Palette.of(true, colors);
         List<byte[]> frames = new ArrayList<>();
         int count = 1 + random.nextInt(8);
         for (int i = 0; i < count; i++) {
@@ -118,7 +118,7 @@ class GifRoundTripTest {
             for (int i = 0; i < frame.length; i++) {
                 frame[i] = (byte) (i * 7 % entries);
             }
-            Loop loop = new Loop(size, Palette.opaque(colors), List.of(frame), new int[] {5});
+            Loop loop = new Loop(size, Palette.of(false, colors), List.of(frame), new int[] {5});
             GifReader reader = GifReader.open(loop.file(0), DecodeLimits.USUAL);
             assertThat(reader.next().orElseThrow().picture())
                     .as("%d entries", entries)
@@ -141,7 +141,7 @@ class GifRoundTripTest {
     /** One red pixel: every byte as the specification lays it out. */
     @Test
     void theSmallestFileIsTheExpectedBytes() throws Exception {
-        Loop dot = new Loop(new Size(1, 1), Palette.opaque(0xFF0000), List.of(new byte[1]), new int[] {300});
+        Loop dot = new Loop(new Size(1, 1), Palette.of(false, 0xFF0000), List.of(new byte[1]), new int[] {300});
         int[] expected = {
             'G', 'I', 'F', '8', '9', 'a', 1, 0, 1, 0, 0xF0, 0, 0, 0xFF, 0, 0, 0, 0, 0, 0x21, 0xF9, 4, 4, 0x2C, 1, 0, 0,
             0x2C, 0, 0, 0, 0, 1, 0, 1, 0, 0, 2, 2, 0x44, 0x01, 0, 0x3B
@@ -158,7 +158,7 @@ class GifRoundTripTest {
         Random random = new Random(1);
         byte[] picture = new byte[100 * 100];
         random.nextBytes(picture);
-        Palette palette = Palette.opaque(random.ints(256, 0, 1 << 24).toArray());
+        Palette palette = Palette.of(false, random.ints(256, 0, 1 << 24).toArray());
         Size size = new Size(100, 100);
         int once = new Loop(size, palette, List.of(picture), new int[] {5}).file(0).length;
         int twice = new Loop(size, palette, List.of(picture, picture), new int[] {5, 5}).file(0).length;

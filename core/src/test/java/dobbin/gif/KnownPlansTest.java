@@ -58,7 +58,7 @@ class KnownPlansTest {
     }
 
     private static List<String> encoded(List<Raster> frames, Memory memory) {
-        Palette palette = Palette.withTransparency(COLORS);
+        Palette palette = Palette.of(true, COLORS);
         GifSettings settings = new GifSettings(palette, true, true, Dithering.NONE, 0, 0, "");
         LoopEncoder encoder = new LoopEncoder(SIZE, settings, Runnable::run, memory);
         frames.forEach(frame -> encoder.add(frame, palette));

@@ -43,7 +43,7 @@ class LongDelaysTest {
         int[] hundredths = IntStream.range(0, frames.size())
                 .map(i -> i % 2 == 0 ? 2 * LONGEST + 7 : LONGEST)
                 .toArray();
-        Palette palette = Palette.withTransparency(0xB23A2E, 0x2B6F86, 0xFFFFFF);
+        Palette palette = Palette.of(true, 0xB23A2E, 0x2B6F86, 0xFFFFFF);
         GifSettings settings = new GifSettings(palette, true, true, Dithering.NONE, 0, 0, "");
         LoopEncoder encoder = new LoopEncoder(SIZE, settings, Runnable::run);
         frames.forEach(frame -> encoder.add(frame, palette));

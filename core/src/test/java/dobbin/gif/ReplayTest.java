@@ -32,7 +32,7 @@ class ReplayTest {
     @Test
     void showsWhatViewersShowInAnyOrder() throws Exception {
         List<Raster> frames = loop();
-        Palette palette = Palette.withTransparency(0xB23A2E, 0x2B6F86);
+        Palette palette = Palette.of(true, 0xB23A2E, 0x2B6F86);
         GifSettings settings = new GifSettings(palette, true, true, Dithering.NONE, 0, 0, "");
         LoopEncoder encoder = new LoopEncoder(SIZE, settings, Runnable::run);
         frames.forEach(frame -> encoder.add(frame, palette));

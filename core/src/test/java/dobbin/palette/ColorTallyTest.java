@@ -139,9 +139,9 @@ class ColorTallyTest {
     @Test
     void distanceIsNoneWhereThePaletteHasEveryColor() {
         ColorCloud cloud = tally.count(Raster.of(new Size(3, 1), new int[] {0xFF102030, 0xFFF0E0D0, 0xFF808080}));
-        assertThat(cloud.meanDistance(Palette.opaque(0x102030, 0xF0E0D0, 0x808080)))
+        assertThat(cloud.meanDistance(Palette.of(false, 0x102030, 0xF0E0D0, 0x808080)))
                 .isCloseTo(0, within(1e-3));
-        assertThat(cloud.meanDistance(Palette.opaque(0x102030))).isGreaterThan(0.005);
+        assertThat(cloud.meanDistance(Palette.of(false, 0x102030))).isGreaterThan(0.005);
     }
 
     private static double sum(ColorCloud cloud) {

@@ -51,7 +51,7 @@ class PaletteTest {
     void looksMuchBetterThanAUniformCut() {
         int[] uniform = new int[256];
         Arrays.setAll(uniform, i -> (i >> 5) * 255 / 7 << 16 | (i >> 2 & 7) * 255 / 7 << 8 | (i & 3) * 255 / 3);
-        double plain = error(Palette.opaque(uniform));
+        double plain = error(Palette.of(false, uniform));
         double chosen = error(built(sunriseColors(), 256, false));
         assertThat(chosen).isLessThan(plain / 4);
         assertThat(error(built(sunriseColors(), 64, false))).isBetween(chosen, plain / 2);
@@ -107,7 +107,7 @@ class PaletteTest {
                     .map(rgb -> rgb & spread)
                     .distinct()
                     .toArray();
-            NearestColor nearest = new NearestColor(Palette.opaque(colors));
+            NearestColor nearest = new NearestColor(Palette.of(false, colors));
             for (int i = 0; i < 2_000; i++) {
                 int wanted = random.nextInt(1 << 24) & (i % 2 == 0 ? 0xFFFFFF : spread);
                 double least = Arrays.stream(colors)
@@ -126,7 +126,7 @@ class PaletteTest {
     @Test
     void theNearestColorIsTheNearestOutsideOfTheGridToo() {
         int[] colors = {0x000000, 0xFFFFFF, 0xFF0000, 0x00FF00, 0x0000FF};
-        NearestColor nearest = new NearestColor(Palette.opaque(colors));
+        NearestColor nearest = new NearestColor(Palette.of(false, colors));
         Random random = new Random(5);
         for (int i = 0; i < 5_000; i++) {
             float l = random.nextFloat() * 2 - 0.5f;
@@ -142,8 +142,8 @@ class PaletteTest {
 
     @Test
     void hasOneTo256Entries() {
-        assertThatThrownBy(() -> Palette.opaque()).isInstanceOf(IllegalArgumentException.class);
-        assertThatThrownBy(() -> Palette.withTransparency(new int[256])).hasMessageContaining("257");
+        assertThatThrownBy(() -> Palette.of(false)).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> Palette.of(true, new int[256])).hasMessageContaining("257");
     }
 
     private static Palette built(ColorCloud cloud, int entries, boolean transparent) {

@@ -69,7 +69,7 @@ class DecodedByChromiumTest {
         Size size = new Size(1 + random.nextInt(40), 1 + random.nextInt(30));
         int[] colors =
                 random.ints(2 + random.nextInt(254), 0, 1 << 24).distinct().toArray();
-        Palette palette = seed % 2 == 0 ? Palette.opaque(colors) : Palette.withTransparency(colors);
+        Palette palette = seed % 2 == 0 ? Palette.of(false, colors) : Palette.of(true, colors);
         List<byte[]> frames = new ArrayList<>();
         byte[] frame = new byte[(int) size.area()];
         for (int i = 0; i < 6; i++) {
@@ -93,7 +93,8 @@ class DecodedByChromiumTest {
     @ParameterizedTest
     @ValueSource(ints = {1, 2, 3, 1000})
     void playsAsOftenAsAsked(int plays) throws IOException {
-        byte[] file = written(new Size(1, 1), Palette.opaque(0, 0xFFFFFF), List.of(new byte[1], new byte[] {1}), plays);
+        byte[] file =
+                written(new Size(1, 1), Palette.of(false, 0, 0xFFFFFF), List.of(new byte[1], new byte[] {1}), plays);
         assertThat(decoded(file).get("again")).isEqualTo(plays - 1);
     }
 

@@ -1,8 +1,8 @@
 package dobbin.server.clips;
 
 import dobbin.edit.EditRejected;
-import dobbin.inspect.LoopFinder;
 import dobbin.inspect.FrameSource;
+import dobbin.inspect.LoopFinder;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.reel.OutOfRange;

@@ -105,8 +105,7 @@ public class Encoder {
                 long seen = reel.delivery().framing().seenSize(reel.canvas()).area();
                 long bytes = BYTES_LOOKED_A_PIXEL * seen
                         + BYTES_REPLAYED_A_PIXEL * reel.deliveredSize().area();
-                return budget.during(
-                        Math.min(bytes, budget.mostBytes()), () -> progress.report(0, 1), work::get);
+                return budget.during(Math.min(bytes, budget.mostBytes()), () -> progress.report(0, 1), work::get);
             }
 
             @Override

@@ -54,8 +54,8 @@ public class OtherInstances {
         try {
             JsonNode told = json.readTree(message);
             if (!told.get("from").asString().equals(own)) {
-                events.publishEvent(
-                        new RemoteChange(told.get("reel").asString(), told.get("event").asString(), told.get("data")));
+                events.publishEvent(new RemoteChange(
+                        told.get("reel").asString(), told.get("event").asString(), told.get("data")));
             }
         } catch (JacksonException | NullPointerException e) {
             LOG.warn("Something was told that no Dobbin tells", e);

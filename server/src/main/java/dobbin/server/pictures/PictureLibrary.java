@@ -1,8 +1,8 @@
 package dobbin.server.pictures;
 
 import dobbin.edit.NewStill;
-import dobbin.gather.GatherOptions;
 import dobbin.gather.FileOpener;
+import dobbin.gather.GatherOptions;
 import dobbin.gather.Gathered;
 import dobbin.gather.Opened;
 import dobbin.gather.SeriesFile;
@@ -93,7 +93,8 @@ public class PictureLibrary implements Pictures {
      * @param choices of whoever brings it in
      * @throws java.util.concurrent.CancellationException from {@code checkpoint}
      */
-    TakenFile take(Incoming incoming, String name, GatherOptions choices, Checkpoint checkpoint) throws UnreadablePicture {
+    TakenFile take(Incoming incoming, String name, GatherOptions choices, Checkpoint checkpoint)
+            throws UnreadablePicture {
         PictureInfo known = store.infos(List.of(incoming.name())).get(incoming.name());
         if (known != null) {
             store.touch(known.id());
@@ -140,7 +141,8 @@ public class PictureLibrary implements Pictures {
         return bytes;
     }
 
-    private TakenFile read(byte[] file, String name, GatherOptions choices, Checkpoint checkpoint) throws UnreadablePicture {
+    private TakenFile read(byte[] file, String name, GatherOptions choices, Checkpoint checkpoint)
+            throws UnreadablePicture {
         FileKind kind = FileKind.of(file);
         List<NewStill> stills = new ArrayList<>();
         Opened opened = FileOpener.open(file, choices, limits, workers, checkpoint, still -> {

@@ -1,16 +1,16 @@
 package dobbin.server.renders;
 
 import com.github.benmanes.caffeine.cache.Caffeine;
+import dobbin.inspect.FrameSource;
 import dobbin.inspect.Inspection;
 import dobbin.inspect.Rhythm;
 import dobbin.inspect.Sample;
-import dobbin.inspect.FrameSource;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.reel.Frame;
 import dobbin.reel.Reel;
-import dobbin.render.RenderKeys;
 import dobbin.render.Pictures;
+import dobbin.render.RenderKeys;
 import dobbin.render.Renderer;
 import dobbin.server.jobs.EventHub;
 import dobbin.server.reels.OpenReel;
