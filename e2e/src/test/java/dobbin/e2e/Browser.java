@@ -9,7 +9,10 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Debian's Chromium without a window, in a profile of its own, that remembers what pages complained about. */
+/**
+ * Debian's Chromium in a profile of its own, that remembers what pages complained about; without a window unless {@code
+ * -Ddobbin.window=true}.
+ */
 final class Browser implements AutoCloseable {
     private static final List<String> QUIETLY = List.of(
             "--no-sandbox",
@@ -34,6 +37,7 @@ final class Browser implements AutoCloseable {
                         profile,
                         new BrowserType.LaunchPersistentContextOptions()
                                 .setExecutablePath(Path.of("/usr/bin/chromium"))
+                                .setHeadless(!Boolean.getBoolean("dobbin.window"))
                                 .setArgs(QUIETLY)
                                 .setViewportSize(1280, 800));
         context.setDefaultTimeout(PATIENCE_MILLIS);
