@@ -20,6 +20,13 @@ export async function answer<T>(call: Promise<{ data?: T; error?: unknown; respo
   return result.data as T
 }
 
+/** @return the part of a request that sends a file as it is; the description knows no type for bytes */
+export const bytesOf = (file: Blob): { headers: Record<string, string>; body: never; bodySerializer: (body: unknown) => BodyInit } => ({
+  headers: { 'Content-Type': 'application/octet-stream' },
+  body: file as never,
+  bodySerializer: (body) => body as Blob,
+})
+
 /**
  * Draws something that is not in the reel yet, as it would look there without cut-outs.
  *

@@ -1,5 +1,5 @@
 import { computed, reactive, ref } from 'vue'
-import { answer, api } from '@/api/client'
+import { answer, api, bytesOf } from '@/api/client'
 import type { FileView } from '@/api/types'
 import { message, say, sayProblem } from '@/ground/messages'
 import { askBeforeLeaving } from '@/ground/unsent'
@@ -69,9 +69,7 @@ export function sendFile(file: Blob, name: string, signal: AbortSignal, choices:
   return answer(
     api.POST('/api/pictures', {
       params: { query: { name, ...choices } },
-      headers: { 'Content-Type': 'application/octet-stream' },
-      body: file as never,
-      bodySerializer: (body: unknown) => body as Blob,
+      ...bytesOf(file),
       signal,
     }),
   )

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { answer, api } from '@/api/client'
+import { answer, api, bytesOf } from '@/api/client'
 import { sayProblem } from '@/ground/messages'
 
 /** Reads the colors of a palette file: CSS color codes, one a line, or a PNG of one pixel a color. */
@@ -17,9 +17,7 @@ async function read(): Promise<void> {
     const { colors } = await answer(
       api.POST('/api/palettes/read', {
         params: { query: { name: file.name } },
-        headers: { 'Content-Type': 'application/octet-stream' },
-        body: file as never,
-        bodySerializer: (body: unknown) => body as Blob,
+        ...bytesOf(file),
       }),
     )
     emit('read', colors, file.name)

@@ -1,6 +1,6 @@
 <script setup lang="ts" generic="T extends Lettered">
 import { computed, ref } from 'vue'
-import { answer, api } from '@/api/client'
+import { answer, api, bytesOf } from '@/api/client'
 import { limits } from '@/api/limits'
 import { sentenceFor } from '@/api/problem'
 import type { Card } from '@/api/types'
@@ -50,9 +50,7 @@ async function read(event: Event): Promise<void> {
     const kept = await answer(
       api.POST('/api/typefaces', {
         params: { query: { name: taken.name } },
-        headers: { 'Content-Type': 'application/octet-stream' },
-        body: taken as never,
-        bodySerializer: (body: unknown) => body as Blob,
+        ...bytesOf(taken),
       }),
     )
     change({ own: kept })

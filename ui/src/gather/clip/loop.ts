@@ -1,4 +1,4 @@
-import { answer, api } from '@/api/client'
+import { answer, api, bytesOf } from '@/api/client'
 import type { Clip } from './clip'
 
 const SMALL_SIDE = 48
@@ -24,9 +24,7 @@ export async function bestLoop(clip: Clip, times: number[], signal: AbortSignal,
   const found = await answer(
     api.POST('/api/clips/loop', {
       params: { query: { height } },
-      headers: { 'Content-Type': 'application/octet-stream' },
-      body: (await strip.convertToBlob({ type: 'image/png' })) as never,
-      bodySerializer: (body: unknown) => body as Blob,
+      ...bytesOf(await strip.convertToBlob({ type: 'image/png' })),
       signal,
     }),
   )

@@ -4,6 +4,7 @@ import dobbin.dither.Dithering;
 import dobbin.palette.NearestColor;
 import dobbin.palette.Palette;
 import dobbin.raster.Memory;
+import dobbin.raster.Parallel;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import java.util.ArrayDeque;
@@ -11,7 +12,6 @@ import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.CompletionException;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.Executor;
 
@@ -136,10 +136,6 @@ public final class LoopEncoder {
 
     private void takeFirst() {
         Coding first = underWay.remove();
-        try {
-            encoded.add(new EncodedFrame(first.frame.first, first.frame.frames, first.stored.join()));
-        } catch (CompletionException e) {
-            throw e.getCause() instanceof RuntimeException cause ? cause : e;
-        }
+        encoded.add(new EncodedFrame(first.frame.first, first.frame.frames, Parallel.join(first.stored)));
     }
 }

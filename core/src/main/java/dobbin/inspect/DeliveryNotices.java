@@ -23,10 +23,10 @@ final class DeliveryNotices {
     private static final int SLOWEST_PERCENT = 10_000;
 
     private final Reel reel;
-    private final FrameSource sight;
+    private final InspectedFrames sight;
     private final FrameWords words;
 
-    DeliveryNotices(Reel reel, FrameSource sight) {
+    DeliveryNotices(Reel reel, InspectedFrames sight) {
         this.reel = reel;
         this.sight = sight;
         this.words = new FrameWords(reel);

@@ -21,7 +21,7 @@ public record Inspection(double[] changes, Rhythm rhythm, List<Notice> notices) 
     private static final double MOST_STEPS = 0.75;
 
     /** Looks at every frame, and at all pairs of them where the seam is a cut. */
-    public static Inspection of(Reel reel, FrameSource sight) {
+    public static Inspection of(Reel reel, InspectedFrames sight) {
         List<Frame> loop = reel.loop();
         double[] steps = new double[loop.size()];
         for (int i = 0; i < steps.length; i++) {
@@ -36,14 +36,14 @@ public record Inspection(double[] changes, Rhythm rhythm, List<Notice> notices) 
     }
 
     /** Where something moves, most of the picture stays; from one photograph to another, hardly a pixel does. */
-    private static boolean isRowOfCuts(List<Frame> loop, FrameSource sight) {
+    private static boolean isRowOfCuts(List<Frame> loop, InspectedFrames sight) {
         long cuts = IntStream.range(0, loop.size())
                 .filter(i -> isCut(loop.get(i), loop.get((i + 1) % loop.size()), sight))
                 .count();
         return loop.size() > 1 && cuts >= MOST_STEPS * loop.size();
     }
 
-    private static boolean isCut(Frame a, Frame b, FrameSource sight) {
+    private static boolean isCut(Frame a, Frame b, InspectedFrames sight) {
         return !sight.same(a, b) && sight.coarse(a).shareChanged(sight.coarse(b), CHANGED) >= MOST_PIXELS;
     }
 

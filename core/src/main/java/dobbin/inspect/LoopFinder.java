@@ -40,7 +40,7 @@ public final class LoopFinder {
     }
 
     /** @return the best stretch, if that closes smoothly; none of fewer than 8 frames */
-    static Optional<Stretch> best(List<Frame> loop, FrameSource sight, Rhythm rhythm) {
+    static Optional<Stretch> best(List<Frame> loop, InspectedFrames sight, Rhythm rhythm) {
         List<Sample> samples = loop.stream().map(sight::coarse).toList();
         return best(samples, rhythm.usual(), LENGTH_WEIGHT, (a, b) -> sight.change(loop.get(a), loop.get(b)));
     }
@@ -48,7 +48,7 @@ public final class LoopFinder {
     /**
      * As above, for pictures that are no frames yet.
      *
-     * @param pictures in their order, all of one size, the longer side at most {@link FrameSource#COARSE_SIDE}
+     * @param pictures in their order, all of one size, the longer side at most {@link InspectedFrames#COARSE_SIDE}
      */
     public static Optional<Stretch> best(List<Raster> pictures) {
         List<Sample> samples = pictures.stream().map(Sample::of).toList();

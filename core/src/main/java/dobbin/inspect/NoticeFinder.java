@@ -36,11 +36,11 @@ final class NoticeFinder {
 
     private final Reel reel;
     private final List<Frame> loop;
-    private final FrameSource sight;
+    private final InspectedFrames sight;
     private final Rhythm rhythm;
     private final FrameWords words;
 
-    NoticeFinder(Reel reel, FrameSource sight, Rhythm rhythm) {
+    NoticeFinder(Reel reel, InspectedFrames sight, Rhythm rhythm) {
         this.reel = reel;
         this.loop = reel.loop();
         this.sight = sight;

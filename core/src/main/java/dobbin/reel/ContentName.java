@@ -11,8 +11,20 @@ public final class ContentName {
 
     /** @return 64 hexadecimal digits */
     public static String of(byte[] content) {
+        MessageDigest digest = digest();
+        digest.update(content);
+        return of(digest);
+    }
+
+    /** @return the name of all that the digest was given; it begins anew */
+    public static String of(MessageDigest digest) {
+        return HexFormat.of().formatHex(digest.digest());
+    }
+
+    /** @return a digest for content that comes piece by piece */
+    public static MessageDigest digest() {
         try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content));
+            return MessageDigest.getInstance("SHA-256");
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException("Every Java has SHA-256", e);
         }

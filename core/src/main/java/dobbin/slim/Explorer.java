@@ -1,6 +1,7 @@
 package dobbin.slim;
 
 import dobbin.dither.Dither;
+import dobbin.raster.Parallel;
 import dobbin.raster.Size;
 import dobbin.reel.Delivery;
 import java.util.ArrayList;
@@ -8,7 +9,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.CompletionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.function.Consumer;
@@ -49,12 +49,10 @@ public final class Explorer {
         Explorer explorer = new Explorer(trials, budgetBytes, found, progress);
         ExecutorService threads = Executors.newFixedThreadPool(AT_A_TIME);
         try {
-            CompletableFuture.allOf(Stream.generate(() -> CompletableFuture.runAsync(explorer::work, threads))
+            Parallel.join(
+                    CompletableFuture.allOf(Stream.generate(() -> CompletableFuture.runAsync(explorer::work, threads))
                             .limit(AT_A_TIME)
-                            .toArray(CompletableFuture[]::new))
-                    .join();
-        } catch (CompletionException e) {
-            throw e.getCause() instanceof RuntimeException cause ? cause : e;
+                            .toArray(CompletableFuture[]::new)));
         } finally {
             threads.shutdown();
         }

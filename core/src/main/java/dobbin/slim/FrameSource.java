@@ -1,10 +1,10 @@
 package dobbin.slim;
 
+import dobbin.raster.Parallel;
 import dobbin.raster.Raster;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.CompletionException;
 import java.util.concurrent.Executor;
 import java.util.function.IntFunction;
 
@@ -45,13 +45,7 @@ final class FrameSource {
                 int next = places.get(drawn.size());
                 drawn.add(CompletableFuture.supplyAsync(() -> get(next), executor));
             }
-            Raster raster;
-            try {
-                raster = drawn.set(i, null).join();
-            } catch (CompletionException e) {
-                throw e.getCause() instanceof RuntimeException cause ? cause : e;
-            }
-            taker.take(places.get(i), raster);
+            taker.take(places.get(i), Parallel.join(drawn.set(i, null)));
         }
     }
 

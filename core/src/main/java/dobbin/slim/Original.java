@@ -4,6 +4,7 @@ import dobbin.compare.Viewed;
 import dobbin.gif.Replay;
 import dobbin.raster.Bilinear;
 import dobbin.raster.Compositor;
+import dobbin.raster.Parallel;
 import dobbin.raster.Raster;
 import dobbin.raster.Resampler;
 import dobbin.raster.Size;
@@ -17,7 +18,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.CompletionException;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executor;
 import java.util.stream.IntStream;
@@ -96,20 +96,15 @@ public final class Original {
     Appearance compare(Encoded encoded, List<Looked> looked, Progress progress) {
         Replay replay = new Replay(encoded.size(), encoded.settings().palette(), encoded.stored());
         List<CompletableFuture<Double>> running = new ArrayList<>();
-        List<Double> errors;
-        try {
-            for (Looked each : looked) {
-                progress.report(running.size(), looked.size());
-                if (running.size() >= AT_ONCE) {
-                    running.get(running.size() - AT_ONCE).join();
-                }
-                Raster delivered = replay.at(each.encoded);
-                running.add(CompletableFuture.supplyAsync(() -> error(each.frame, delivered), executor));
+        for (Looked each : looked) {
+            progress.report(running.size(), looked.size());
+            if (running.size() >= AT_ONCE) {
+                Parallel.join(running.get(running.size() - AT_ONCE));
             }
-            errors = running.stream().map(CompletableFuture::join).toList();
-        } catch (CompletionException e) {
-            throw e.getCause() instanceof RuntimeException cause ? cause : e;
+            Raster delivered = replay.at(each.encoded);
+            running.add(CompletableFuture.supplyAsync(() -> error(each.frame, delivered), executor));
         }
+        List<Double> errors = running.stream().map(Parallel::join).toList();
         double sum = 0;
         double weight = 0;
         int worst = 0;

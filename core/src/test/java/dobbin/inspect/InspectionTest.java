@@ -59,7 +59,7 @@ class InspectionTest {
         return Raster.of(SIZE, argb);
     }
 
-    private static final FrameSource SIGHT = new FrameSource() {
+    private static final InspectedFrames SIGHT = new InspectedFrames() {
         @Override
         public Sample coarse(Frame frame) {
             return Sample.of(picture(Integer.parseInt(((Still) frame.content()).picture(), 16) - 1));

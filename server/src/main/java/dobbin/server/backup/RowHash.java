@@ -1,10 +1,10 @@
 package dobbin.server.backup;
 
+import dobbin.reel.ContentName;
 import java.math.BigInteger;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.List;
 
 /**
@@ -17,7 +17,7 @@ record RowHash(BigInteger number, long bytes) {
 
     /** @param values text, bytes, numbers, truths, moments or nulls */
     static RowHash of(List<Object> values) {
-        MessageDigest digest = sha256();
+        MessageDigest digest = ContentName.digest();
         long all = 0;
         for (Object value : values) {
             byte[] bytes = bytes(value);
@@ -37,13 +37,5 @@ record RowHash(BigInteger number, long bytes) {
             return (byte[]) value;
         }
         return value.toString().getBytes(StandardCharsets.UTF_8);
-    }
-
-    private static MessageDigest sha256() {
-        try {
-            return MessageDigest.getInstance("SHA-256");
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
-        }
     }
 }

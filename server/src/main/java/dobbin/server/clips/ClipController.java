@@ -1,7 +1,7 @@
 package dobbin.server.clips;
 
 import dobbin.edit.EditRejected;
-import dobbin.inspect.FrameSource;
+import dobbin.inspect.InspectedFrames;
 import dobbin.inspect.LoopFinder;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
@@ -82,8 +82,8 @@ class ClipController {
     /** The body is a PNG that holds the pictures one under another, {@code height} pixels each. */
     @PostMapping(path = "/api/clips/loop", consumes = "application/octet-stream")
     LoopView loop(@RequestParam int height, HttpServletRequest request) throws IOException {
-        Ranges.check("height", height, 1, FrameSource.COARSE_SIDE);
-        int mostPixels = FrameSource.COARSE_SIDE * FrameSource.COARSE_SIDE * MAX_COMPARED;
+        Ranges.check("height", height, 1, InspectedFrames.COARSE_SIDE);
+        int mostPixels = InspectedFrames.COARSE_SIDE * InspectedFrames.COARSE_SIDE * MAX_COMPARED;
         try {
             byte[] file = request.getInputStream().readNBytes(Integer.BYTES * mostPixels);
             Raster strip = StillReader.readWhole(

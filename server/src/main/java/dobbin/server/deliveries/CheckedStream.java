@@ -1,13 +1,11 @@
 package dobbin.server.deliveries;
 
+import dobbin.reel.ContentName;
 import dobbin.server.web.Refused;
 import java.io.FilterInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.security.DigestInputStream;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
 import org.springframework.http.HttpStatus;
 
 /** A delivered file as it comes, whose last bytes come only if all of it is what was delivered. */
@@ -21,7 +19,7 @@ final class CheckedStream extends FilterInputStream {
      * @param sha256 of the file when it was delivered; null for those of earlier versions, which are not checked
      */
     CheckedStream(InputStream in, long size, String sha256) {
-        this(new DigestInputStream(in, digest()), size, sha256);
+        this(new DigestInputStream(in, ContentName.digest()), size, sha256);
     }
 
     private CheckedStream(DigestInputStream digested, long size, String sha256) {
@@ -60,14 +58,6 @@ final class CheckedStream extends FilterInputStream {
     }
 
     private String hash() {
-        return HexFormat.of().formatHex(digested.getMessageDigest().digest());
-    }
-
-    private static MessageDigest digest() {
-        try {
-            return MessageDigest.getInstance("SHA-256");
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
-        }
+        return ContentName.of(digested.getMessageDigest());
     }
 }

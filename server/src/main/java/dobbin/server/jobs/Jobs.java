@@ -2,6 +2,7 @@ package dobbin.server.jobs;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import dobbin.raster.Parallel;
 import dobbin.server.web.Failures;
 import dobbin.server.web.NotFound;
 import dobbin.server.web.Refused;
@@ -13,7 +14,6 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.CompletionException;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.RejectedExecutionException;
 import java.util.function.Consumer;
@@ -70,11 +70,7 @@ public class Jobs {
 
     /** Does something among the jobs, and waits for it. */
     public <V> V call(Supplier<V> work) {
-        try {
-            return CompletableFuture.supplyAsync(work, lines::execute).join();
-        } catch (CompletionException e) {
-            throw e.getCause() instanceof RuntimeException cause ? cause : e;
-        }
+        return Parallel.join(CompletableFuture.supplyAsync(work, lines::execute));
     }
 
     /** @return how many run or wait */

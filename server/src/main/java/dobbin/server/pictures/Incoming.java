@@ -9,9 +9,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.DigestInputStream;
 import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.Arrays;
-import java.util.HexFormat;
 import java.util.Optional;
 
 /** A file that has come in, not yet in memory. */
@@ -65,21 +63,12 @@ interface Incoming extends AutoCloseable {
      * @return nothing where it has more
      */
     static Optional<Incoming> spooled(InputStream body, Spool spool, long most) throws IOException {
-        MessageDigest digest = sha256();
+        MessageDigest digest = ContentName.digest();
         Optional<Path> file = spool.take(new DigestInputStream(body, digest), most);
         if (file.isEmpty()) {
             return Optional.empty();
         }
-        return Optional.of(
-                new OnDisk(file.get(), Files.size(file.get()), HexFormat.of().formatHex(digest.digest())));
-    }
-
-    private static MessageDigest sha256() {
-        try {
-            return MessageDigest.getInstance("SHA-256");
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("Every JDK has SHA-256", e);
-        }
+        return Optional.of(new OnDisk(file.get(), Files.size(file.get()), ContentName.of(digest)));
     }
 
     record OnDisk(Path file, long size, String name) implements Incoming {

@@ -1,10 +1,11 @@
 package dobbin.server.renders;
 
 import com.github.benmanes.caffeine.cache.Caffeine;
-import dobbin.inspect.FrameSource;
+import dobbin.inspect.InspectedFrames;
 import dobbin.inspect.Inspection;
 import dobbin.inspect.Rhythm;
 import dobbin.inspect.Sample;
+import dobbin.raster.Parallel;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.reel.Frame;
@@ -25,7 +26,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.CompletionException;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.Executor;
 import java.util.concurrent.TimeUnit;
@@ -139,7 +139,7 @@ class Inspections {
     /** A reel that is looked over; one result, also for those who ask meanwhile. */
     private record Look(String key, CompletableFuture<Inspection> result) {}
 
-    private final class ReelSight implements FrameSource {
+    private final class ReelSight implements InspectedFrames {
         private final Reel reel;
         private final Look look;
         private final RenderKeys looks;
@@ -161,11 +161,7 @@ class Inspections {
                             },
                             later))
                     .toList();
-            try {
-                all.forEach(CompletableFuture::join);
-            } catch (CompletionException e) {
-                throw e.getCause() instanceof RuntimeException cause ? cause : e;
-            }
+            all.forEach(Parallel::join);
         }
 
         /** @return what is known without drawing anything: the changes that are, and nothing else */
@@ -214,7 +210,7 @@ class Inspections {
 
         @Override
         public double change(Frame a, Frame b) {
-            return same(a, b) ? 0 : (Double) seen.get(pair(a, b), () -> FrameSource.super.change(a, b));
+            return same(a, b) ? 0 : (Double) seen.get(pair(a, b), () -> InspectedFrames.super.change(a, b));
         }
 
         private Sample sample(Frame frame, int side) {

@@ -3,9 +3,9 @@ package dobbin.server.work;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.Weigher;
+import dobbin.raster.Parallel;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.CompletionException;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
 
@@ -37,7 +37,7 @@ public final class Remembered<V> {
         }
         CompletableFuture<V> mine = new CompletableFuture<>();
         CompletableFuture<V> others = making.putIfAbsent(key, mine);
-        return others == null ? made(key, make, mine) : waited(others);
+        return others == null ? made(key, make, mine) : Parallel.join(others);
     }
 
     private V made(String key, Supplier<V> make, CompletableFuture<V> promise) {
@@ -51,14 +51,6 @@ public final class Remembered<V> {
             throw e;
         } finally {
             making.remove(key, promise);
-        }
-    }
-
-    private V waited(CompletableFuture<V> others) {
-        try {
-            return others.join();
-        } catch (CompletionException e) {
-            throw e.getCause() instanceof RuntimeException cause ? cause : e;
         }
     }
 }

@@ -1,8 +1,8 @@
 package dobbin.server.work;
 
+import dobbin.raster.Parallel;
 import jakarta.annotation.PreDestroy;
 import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.CompletionException;
 import java.util.concurrent.Executor;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Supplier;
@@ -58,11 +58,7 @@ public class Turns {
 
     /** Does a piece of work in its turn, and waits for it. */
     public <V> V call(Urgency urgency, Supplier<V> work) {
-        try {
-            return CompletableFuture.supplyAsync(work, at(urgency)).join();
-        } catch (CompletionException e) {
-            throw e.getCause() instanceof RuntimeException cause ? cause : e;
-        }
+        return Parallel.join(CompletableFuture.supplyAsync(work, at(urgency)));
     }
 
     @PreDestroy

@@ -4,7 +4,7 @@ import dobbin.raster.Raster;
 import dobbin.reel.Frame;
 
 /** How an inspector gets to see the frames of one reel. May be asked for the same one many times. */
-public interface FrameSource {
+public interface InspectedFrames {
     /** The longer side of what {@link #coarse} and {@link #fine} sample. */
     int COARSE_SIDE = 48;
 
