@@ -16,7 +16,7 @@ public final class Oklab {
 
     /** As many as reach 2, rounded up to a power of 2. */
     private static final int PIECES = 1 << 12;
-    /** What each piece is at 0, and how steep it is. */
+    /** Value at 0 and slope of each segment. */
     private static final float[] PIECE = new float[2 * PIECES];
 
     static {

@@ -36,7 +36,7 @@ public final class Mixing {
     private int asked;
 
     private final float[] lab = new float[3];
-    /** What falls to the pixels of this row and of the two below, three floats a pixel, with a pixel of margin at either end. */
+    /** Errors carried to the pixels of this row and of the two below: three floats a pixel, with a pixel of margin at either end. */
     private float[] here;
 
     private float[] below;
@@ -46,7 +46,7 @@ public final class Mixing {
 
     /** Whether the last two pixels have anything to hand on. */
     private boolean carries;
-    /** What the last pixel wanted and did not get, and the one before. */
+    /** Errors of the last pixel and of the one before. */
     private float lastL;
 
     private float lastA;
@@ -116,7 +116,7 @@ public final class Mixing {
         b += CHROMA_SHARE * push * thresholds.at(across + half / 2, down + half);
     }
 
-    /** As above, for a pixel that takes over nothing from its neighbors. */
+    /** Sets the color that is asked for, of a pixel that takes over nothing from its neighbors. */
     public void askExactly(int rgb) {
         if (rgb != asked) {
             Oklab.fromRgb(rgb, lab, 0);

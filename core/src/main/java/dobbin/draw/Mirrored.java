@@ -4,7 +4,7 @@ import dobbin.raster.Size;
 import java.util.List;
 import java.util.function.Consumer;
 
-/** What is drawn, and what is drawn with it on the other halves. */
+/** A mark and its mirror images on the other halves. */
 final class Mirrored {
     private Mirrored() {}
 

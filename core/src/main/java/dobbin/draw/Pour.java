@@ -71,7 +71,7 @@ public record Pour(
         return pen.erases() ? "Erase" : "Fill";
     }
 
-    /** What is under lines is seen only through their soft edges. */
+    /** The fill reaches under lines, where it shows only through their soft edges. */
     private void goUnder(int[] argb, PixelRuns found, Raster ink) {
         int[] before = ink.argb();
         int rgb = Integer.parseInt(pen.color(), 16);

@@ -31,7 +31,7 @@ public record Shift(
         boolean hard)
         implements Mark {
     private static final double FARTHEST = 100_000;
-    /** What is moved is made whole as long as it has no more times as many pixels as the canvas. */
+    /** Moved ink of up to this many times the pixels of the canvas is made whole. */
     private static final int MOST_TIMES = 4;
 
     public Shift {

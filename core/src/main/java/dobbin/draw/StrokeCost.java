@@ -3,7 +3,7 @@ package dobbin.draw;
 import dobbin.reel.OutOfRange;
 import java.util.List;
 
-/** What drawing a line takes, told from its places: each number has a range, and what they ask for together has one, too. */
+/** Estimates the cost of a stroke from its points, before it is drawn: each number has a limit, and so has the cost of all together. */
 final class StrokeCost {
     /** In pixels, for all that lies between the places: a line to and fro over a canvas a thousand times. */
     private static final double LONGEST = 2_000_000;
@@ -14,7 +14,7 @@ final class StrokeCost {
     /** Of the bands around all pieces of a soft line. */
     private static final double MOST_PIXELS = 5e8;
 
-    /** What a pixel of a sharp line costs, of one of the softest: what is wholly covered is passed over. */
+    /** Cost of a pixel of a sharp line, as a share of one of the softest: wholly covered pixels are skipped. */
     private static final double SHARP = 0.05;
 
     private StrokeCost() {}

@@ -22,7 +22,7 @@ final class Sweep {
     private final double[] betterFrom = new double[FULL + 1];
 
     private final int tilesAcross;
-    /** What each pixel of a tile is covered at least; known for wide brushes alone. */
+    /** The least coverage of any pixel of each tile; kept for wide brushes alone. */
     private final int[] least;
 
     /** @param softness 0 for an edge of one pixel, 1 for one that reaches to the middle */

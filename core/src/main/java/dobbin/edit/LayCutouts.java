@@ -5,7 +5,7 @@ import dobbin.reel.Reel;
 import dobbin.reel.Shadow;
 import java.util.List;
 
-/** Says how the named cut-outs lie on what is below. */
+/** Sets the blend mode and the shadow of the named cut-outs, and whether they lie under the stills. */
 public record LayCutouts(List<Integer> cutouts, boolean under, Blend blend, Shadow shadow) implements Edit {
     public LayCutouts {
         cutouts = List.copyOf(cutouts);

@@ -59,7 +59,7 @@ public final class FileOpener {
     }
 
     /**
-     * As above.
+     * Gives the stills of a file to {@code sink}, one after the other.
      *
      * @param choices of whoever brings the file in
      * @param svg draws it, where it is an SVG file

@@ -44,7 +44,7 @@ final class BentCoder {
     private final int squaredReach;
     private final LzwStrings strings = new LzwStrings();
     private Mixing mixing;
-    /** What has not been written yet, or {@link LzwStrings#NONE} at the start. */
+    /** Code of the string not yet written, or {@link LzwStrings#NONE} at the start. */
     private int string;
 
     /** @param tolerance 1 to 100 */

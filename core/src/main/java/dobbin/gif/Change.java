@@ -16,7 +16,7 @@ final class Change {
     private static final int TILE_WIDTH = Calm.TILE_WIDTH;
     private static final int TILE_HEIGHT = Calm.TILE_HEIGHT;
     private static final int TILE_AREA = TILE_WIDTH * TILE_HEIGHT;
-    /** Where more of a tile than this changed for good, the rest of it is not noise either. */
+    /** If a larger share of a tile than this changed for good, the rest of the tile is no noise either. */
     private static final int RESTLESS = 10;
     /** A tolerance of 20 (percent) lets a channel be off by 6, and a tile's mean by 1.2, of 255. */
     private static final float CHANNEL_PER_TOLERANCE = 0.3f;

@@ -14,8 +14,9 @@ final class LzwEncoder {
     }
 
     /**
-     * As above, but some pixels may be written as another index where that makes strings longer.
+     * Some pixels may be written as another index where that makes strings longer.
      *
+     * @param indices all below {@code 1 << minimumCodeSize}, at least one
      * @param optional not 0 where a pixel may be {@code other} instead, or null
      */
     byte[] encode(byte[] indices, byte[] optional, int other, int minimumCodeSize) {

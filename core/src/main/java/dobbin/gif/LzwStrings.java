@@ -13,7 +13,7 @@ import java.util.Arrays;
  */
 final class LzwStrings {
     static final int NONE = -1;
-    /** Where there is no further longer string: no string has this code and is longer than one index. */
+    /** Marks the end of a list: no string longer than one index has this code. */
     static final int NO_MORE = 0;
 
     static final int CODE_BITS = 12;

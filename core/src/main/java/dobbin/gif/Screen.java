@@ -29,7 +29,7 @@ final class Screen {
         return picture();
     }
 
-    /** As above, but gives nothing. */
+    /** Disposes of the frame before and draws {@code patch}. */
     void take(Patch patch, GraphicControl control) {
         dispose();
         if (control.disposal() == Disposal.PUT_BACK) {

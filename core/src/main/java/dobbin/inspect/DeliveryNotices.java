@@ -15,7 +15,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
-/** What is worth a word about the file that a loop becomes. */
+/** Notices about the file that is delivered. */
 final class DeliveryNotices {
     private static final int WIDE = 1_000;
     private static final int USUAL_WIDTH = 800;

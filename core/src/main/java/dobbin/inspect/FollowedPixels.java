@@ -2,7 +2,7 @@ package dobbin.inspect;
 
 import dobbin.color.LinearLight;
 
-/** What of each pixel is followed from frame to frame. */
+/** State of each pixel, followed from frame to frame. */
 interface FollowedPixels {
     void begin(int pixels);
 

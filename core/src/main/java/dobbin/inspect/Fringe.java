@@ -13,7 +13,7 @@ final class Fringe {
     static final double PLAIN = 6;
 
     private static final int OPAQUE = 0xFF000000;
-    /** What an edge belongs to lies this near, in pixels. */
+    /** Distance in pixels within which the area that an edge belongs to is looked for. */
     private static final int NEAR = 3;
     /** Fewer pixels are no edge. */
     private static final int FEWEST = 12;

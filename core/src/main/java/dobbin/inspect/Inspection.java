@@ -35,7 +35,7 @@ public record Inspection(double[] changes, Rhythm rhythm, List<Notice> notices) 
         return new Inspection(forAll(reel.frames(), steps), rhythm, notices);
     }
 
-    /** Where something moves, most of the picture stays; from one photograph to another, hardly a pixel does. */
+    /** Whether most steps are cuts. In motion most of the picture stays; from one photograph to another, hardly a pixel does. */
     private static boolean isRowOfCuts(List<Frame> loop, InspectedFrames sight) {
         long cuts = IntStream.range(0, loop.size())
                 .filter(i -> isCut(loop.get(i), loop.get((i + 1) % loop.size()), sight))

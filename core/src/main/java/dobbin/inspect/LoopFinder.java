@@ -46,7 +46,7 @@ public final class LoopFinder {
     }
 
     /**
-     * As above, for pictures that are no frames yet.
+     * Finds the best stretch of pictures that are no frames yet.
      *
      * @param pictures in their order, all of one size, the longer side at most {@link InspectedFrames#COARSE_SIDE}
      */

@@ -12,7 +12,7 @@ import java.util.Arrays;
  * @param seam the same as a verdict
  */
 public record Rhythm(double[] changes, double usual, double seamRatio, Seam seam) {
-    /** What the jump from the last frame to the first looks like. */
+    /** How the step from the last frame to the first compares with the usual step. */
     public enum Seam {
         /** Fewer than three frames: the way back is the way there. */
         NONE,

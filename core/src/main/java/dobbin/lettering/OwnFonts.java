@@ -55,7 +55,7 @@ final class OwnFonts {
                 .flatMap(file -> usable(file, sha256));
     }
 
-    /** It was checked when it was kept; one that was damaged since is as if it were not there. */
+    /** The file was checked when it was stored. If it was damaged since, it counts as missing. */
     private Optional<Font> usable(byte[] file, String sha256) {
         try {
             return Optional.of(read(file, sha256));

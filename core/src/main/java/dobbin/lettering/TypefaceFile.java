@@ -82,7 +82,7 @@ final class TypefaceFile {
         }
     }
 
-    /** What other tables are counted by. */
+    /** Checks the numbers by which other tables are read: units per em, counts of glyphs and metrics. */
     private void checkNumbers() throws UnusableTypeface {
         ByteBuffer head = tables.get("head");
         ByteBuffer maxp = tables.get("maxp");

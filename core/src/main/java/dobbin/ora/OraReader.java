@@ -34,7 +34,7 @@ public final class OraReader implements Series {
     private final OraStack stack;
     private final DecodeLimits limits;
     private final Checkpoint checkpoint;
-    /** What is still to be read. */
+    /** Parts not yet read. */
     private Iterator<Part> parts = Collections.emptyIterator();
 
     private final List<String> notes = new ArrayList<>();
@@ -82,7 +82,7 @@ public final class OraReader implements Series {
         return reader;
     }
 
-    /** As above; all that is visible becomes one picture. */
+    /** Opens a file of which all that is visible becomes one picture. */
     public static OraReader openFlattened(byte[] file, DecodeLimits limits, Checkpoint checkpoint)
             throws UnreadablePicture {
         OraReader reader = openChecked(file, limits, checkpoint);
@@ -148,7 +148,7 @@ public final class OraReader implements Series {
         return sum;
     }
 
-    /** What cannot be read is told when it comes. */
+    /** A part that cannot be read is reported when its turn comes. */
     private long areaOf(String source) {
         return areas.computeIfAbsent(source, name -> {
             try {

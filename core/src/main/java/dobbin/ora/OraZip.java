@@ -37,7 +37,7 @@ final class OraZip {
         return open(file, limits, name -> name.equals(STACK) || name.startsWith("data/"));
     }
 
-    /** As above, but keeps the list of layers alone. */
+    /** Opens it for its list of layers alone; the layers themselves are passed over. */
     static OraZip openStack(byte[] file, DecodeLimits limits) throws UnreadablePicture {
         return open(file, limits, STACK::equals);
     }

@@ -15,7 +15,7 @@ public final class ColorTally {
     static final int BINS = 1 << 18;
 
     private static final int TRANSPARENT = 0;
-    /** What is remembered of a loop is bounded, however long it is. */
+    /** The most samples that are kept of a loop, however long it is. */
     private static final int PIXELS_OF_A_LOOP = 1_200_000;
 
     private static final int MOST_OF_A_FRAME = 40_000;

@@ -24,7 +24,7 @@ public final class PaletteBuilder {
 
     /** A chroma at which a color counts for about twice its share. */
     private static final double HALF_VIVID = 0.08;
-    /** What a gray counts for of its share. */
+    /** Weight of a gray, as a share of that of other colors. */
     private static final double VIVID_FLOOR = 0.2;
 
     private PaletteBuilder() {}

@@ -1,12 +1,12 @@
 package dobbin.plate;
 
-/** What of the drawings comes to lie on one place in all frames. */
+/** Which point of each drawing is laid on the same place in all frames. */
 public enum Centering {
     /** The middle of the box around each. */
     BOX,
     /** The middle of its lower edge: what stands on the ground keeps standing. */
     FOOT,
-    /** Where it would balance. */
+    /** The center of its opaque area. */
     WEIGHT,
     /** Each stays where it lies in its part of the plate. */
     NONE

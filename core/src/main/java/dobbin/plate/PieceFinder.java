@@ -37,7 +37,7 @@ final class PieceFinder {
         return pieces;
     }
 
-    /** What is connected to a pixel; neighbors are those that touch at a corner as well. */
+    /** The region connected to a pixel, across corners as well (8-connectivity). */
     private void flood(int from, int label, boolean[] grown, int[] stack, List<Bounds> pieces) {
         int left = size.width();
         int top = size.height();

@@ -7,7 +7,7 @@ import java.util.List;
 
 /** One picture that holds many drawings on an even ground. */
 public final class Plate {
-    /** What is found on one that is drawn by hand. */
+    /** Usual tolerance for a plate drawn by hand. */
     public static final double USUAL_TOLERANCE = 0.08;
 
     private final Size size;

@@ -9,7 +9,7 @@ public final class HardPixels {
         return resize(source, part, size, Bounds.all(size));
     }
 
-    /** As above, but makes only what is {@code seen} of it at that size. */
+    /** @param seen the only part that is made of the picture at that size */
     public static Raster resize(Raster source, Bounds part, Size size, Bounds seen) {
         int[] columns = new int[seen.width()];
         for (int x = 0; x < columns.length; x++) {

@@ -30,8 +30,7 @@ public final class Resampler {
     }
 
     /**
-     * As above; {@code source} is read once, from top to bottom, and never lies in memory whole. Where it is at least twice
-     * as large, blocks of two by two pixels are averaged first, in linear light: a quarter of the work for what the cubic would
+     * Resizes a picture that is read once, from top to bottom, and never lies in memory whole. Where it is at least twice as large, blocks of two by two pixels are averaged first, in linear light: a quarter of the work for what the cubic would
      * hardly do better.
      */
     public static Raster resize(PixelRows source, Size size) {
@@ -100,7 +99,7 @@ public final class Resampler {
         }
     }
 
-    /** As above with alpha; a loop of its own, since a question asked for each tap would cost more than all the rest. */
+    /** Filters a row with alpha; a loop of its own, since a question asked for each tap would cost more than all the rest. */
     private static void filterRow(float[] row, FilterTaps taps, float[] into) {
         float[] weights = taps.weights();
         for (int x = 0, out = 0; out < into.length; x++, out += 4) {

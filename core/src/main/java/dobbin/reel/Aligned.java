@@ -74,7 +74,7 @@ public record Aligned(
         return new Perspective(fine(bent.wx() * middleX), fine(bent.wy() * middleY), fine(root * root), fine(lean));
     }
 
-    /** What is turned and scaled alike everywhere is so in spite of the arithmetic. */
+    /** Rounds away what arithmetic adds to a similarity, so that it stays one. */
     private static double fine(double value) {
         return Math.round(value * FINEST) / FINEST;
     }

@@ -115,7 +115,7 @@ final class CarriedCutouts {
         return source(place + 1) == source - 1 ? moved.leaving(leavesBackward(cutout, source)) : moved;
     }
 
-    /** Where the order breaks off or turns, a glide most likely needs a pose. */
+    /** @return a pose where the order of the frames breaks off or turns, since a glide most likely needs one there; else null */
     private Key likely(Cutout cutout, int place) {
         int source = sources[place];
         boolean forward = source(place - 1) == source - 1 && source(place + 1) == source + 1;

@@ -23,9 +23,9 @@ public record Cycle(
 
     private static final int MAX_EVERY_MILLIS = 60_000;
 
-    /** What decides which picture a frame shows. */
+    /** How a frame gets its picture of the cycle. */
     public enum Turns {
-        /** It is settled when the frame is made, stays with the frame, and can be chosen for each. */
+        /** The picture is set when the frame is made and stays with the frame; it can be chosen for each. */
         KEPT,
         /** The frame's place on the sheet. */
         BY_PLACE,

@@ -19,9 +19,9 @@ public record Fit(Way way, double focusX, double focusY, String background, Regi
         FILL,
         /** Made to the canvas's ratio. */
         STRETCH,
-        /** One pixel of the still on one of the canvas. */
+        /** At its own size: one pixel of the still on one of the canvas. */
         AS_IS,
-        /** Where it is said to lie: what is left of another fit when the canvas was cropped. */
+        /** In a given region: the result of cropping a canvas with another fit. */
         PLACED
     }
 

@@ -5,7 +5,7 @@ import dobbin.lettering.OwnTypeface;
 import dobbin.lettering.TextBlock;
 import dobbin.lettering.Typeface;
 
-/** What holds for the words of cards and cut-outs alike. */
+/** Rules common to the words of cards and of cut-outs. */
 final class Lettering {
     static final int MAX_TEXT_LENGTH = 500;
 

@@ -14,7 +14,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
-/** What numbers a reel takes, and the one way to refuse others: by the field's name and the allowed range. */
+/** Ranges of all numbers in a reel. A number out of range is refused with the field's name and the allowed range. */
 public final class Ranges {
     public static final int MIN_DELAY_MILLIS = Delays.SHORTEST_MILLIS;
     public static final int MAX_DELAY_MILLIS = Delays.LONGEST_MILLIS;
@@ -49,10 +49,10 @@ public final class Ranges {
 
     private Ranges() {}
 
-    /** What a number, or the length of a list or text, may be. */
+    /** Range of a number, or of the length of a list or text. */
     record Range(double min, double max) {}
 
-    /** What {@code @Min}, {@code @DecimalMin}, their upper ends, and {@code @Size} say of the components of records, by their names. */
+    /** Ranges given by {@code @Min}, {@code @Max}, {@code @DecimalMin}, {@code @DecimalMax} and {@code @Size} on components of records, by component name. */
     private static final ClassValue<Map<String, Range>> TOLD = new ClassValue<>() {
         @Override
         protected Map<String, Range> computeValue(Class<?> type) {
@@ -89,7 +89,7 @@ public final class Ranges {
         return check(component, value, (int) range.min, (int) range.max);
     }
 
-    /** As above, for numbers with fractions. */
+    /** Checks a number with fractions. @throws OutOfRange unless it is within the range of its component */
     public static double checkAmount(Class<? extends Record> type, String component, double value) {
         Range range = TOLD.get(type).get(component);
         return checkAmount(component, value, range.min, range.max);
@@ -166,7 +166,7 @@ public final class Ranges {
         }
     }
 
-    /** As above, but may be empty. */
+    /** @throws OutOfRange unless {@code color} is empty or six hexadecimal digits */
     public static void checkColorOrNone(String field, String color) {
         if (color == null || !color.isEmpty()) {
             checkColor(field, color);

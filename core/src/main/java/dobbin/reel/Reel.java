@@ -114,13 +114,13 @@ public record Reel(
         return with(newFrames, runs, newNextId);
     }
 
-    /** As above, with {@code newRuns} for those it has. */
+    /** @param newRuns for those it has; runs that no frame belongs to are left out */
     public Reel with(List<Frame> newFrames, List<Run> newRuns, int newNextId) {
         return with(newFrames, newRuns, newNextId, frame -> frame);
     }
 
     /**
-     * As above; each frame that stays or is a copy shows cut-outs as it did.
+     * Gives the reel other frames. Each frame that stays or is a copy shows cut-outs as it did.
      *
      * @param source the id of the frame of this reel that a frame of {@code newFrames} shows cut-outs like; one it has not
      *     for new frames
@@ -136,7 +136,7 @@ public record Reel(
         });
     }
 
-    /** What of the delivered part is not on the new canvas is not delivered any more. */
+    /** The crop of the delivery is cut to the new canvas. */
     public Reel withCanvas(Size newCanvas) {
         Framing framing = delivery.framing();
         return withCanvas(newCanvas, framing.withCrop(framing.crop().within(newCanvas)));

@@ -6,7 +6,7 @@ package dobbin.reel;
  * @param id different from all other runs' in the reel
  */
 public record Run(int id, String name) {
-    /** What frames say that belong to none. */
+    /** Run id of frames that belong to no run. */
     public static final int NONE = 0;
 
     public Run {

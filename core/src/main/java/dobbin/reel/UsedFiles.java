@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Stream;
 
-/** What a reel needs beside its document: pictures, and typefaces that were brought. */
+/** Names of the files that a reel needs beside its document: pictures, and typefaces that were brought. */
 final class UsedFiles {
     private UsedFiles() {}
 

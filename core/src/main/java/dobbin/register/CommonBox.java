@@ -5,7 +5,7 @@ import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import java.util.List;
 
-/** What is left when the ragged edges of lined-up stills are cut away. */
+/** The box that remains when the ragged edges of lined-up stills are cut away. */
 public final class CommonBox {
     private static final int OPAQUE = 255;
 
@@ -24,7 +24,10 @@ public final class CommonBox {
         return of(covered, size);
     }
 
-    /** As above. @param covered tells for each pixel, row by row, whether every picture covers it */
+    /**
+     * @param covered for each pixel, row by row, whether every picture covers it
+     * @return the largest box of covered pixels; all of it where there is none
+     */
     public static Bounds of(boolean[] covered, Size size) {
         Bounds largest = largest(covered, size);
         return largest.isEmpty() ? Bounds.all(size) : largest;

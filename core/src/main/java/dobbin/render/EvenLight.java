@@ -13,7 +13,7 @@ import java.util.List;
  * neighbors. Light that changes slowly, as at sunrise, goes on changing.
  */
 public final class EvenLight {
-    /** So many stills before and after have a part in the middle. */
+    /** How many stills before and after enter the running median. */
     private static final int REACH = 3;
 
     private static final double LEAST_GAIN = 0.6;

@@ -22,7 +22,7 @@ public final class LiningUp {
     /** Pictures of this level are larger than what is compared. */
     static final Level LEVEL = Level.MEDIUM;
 
-    /** So near to its edge a placed still is softened. */
+    /** Width of the soft edge of a placed still, in pixels. */
     private static final double SOFT_EDGE = 1.5;
 
     private final Still to;

@@ -44,7 +44,7 @@ public final class RenderKeys {
         this.tracks = new Tracks(reel.frames());
     }
 
-    /** What of a cut-out is the same on all frames, in words; for art that never changes its name as well. */
+    /** The part of a cut-out's key that is the same on all frames; its name is in it where its art never changes. */
     private record Lying(String how, String art) {}
 
     public Tracks tracks() {

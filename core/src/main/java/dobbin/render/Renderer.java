@@ -31,7 +31,7 @@ public final class Renderer {
         return draw(reel, new Tracks(reel.frames()), frame, pictures, size);
     }
 
-    /** As above, for many frames of one reel. */
+    /** Draws one of many frames of a reel. @param tracks of that reel, computed once for all of them */
     public static Raster draw(Reel reel, Tracks tracks, Frame frame, Pictures pictures, Size size) {
         Raster content = inked(content(frame.content(), reel.canvas(), pictures, size), frame.ink(), reel, pictures);
         if (reel.cutouts().isEmpty()
@@ -88,7 +88,11 @@ public final class Renderer {
         return art(reel, cutout, frame, pictures, Affine.scale(scale, scale), size);
     }
 
-    /** As above, at its own scale, as far as it is seen on a picture where the corner of its box lies at (x, y). */
+    /**
+     * Draws a cut-out at its own scale onto a picture of that size, as far as it lies on it.
+     *
+     * @param x where the left of its box lies on the picture, and {@code y} its top
+     */
     public static Raster artAt(Reel reel, Cutout cutout, Frame frame, Pictures pictures, int x, int y, Size size) {
         return art(reel, cutout, frame, pictures, Affine.shift(x, y), size);
     }

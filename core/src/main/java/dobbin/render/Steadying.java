@@ -20,7 +20,7 @@ import java.util.Optional;
  * a window for their filter.
  */
 public final class Steadying {
-    /** So many pictures before and after have a part in the mean. */
+    /** How many pictures before and after enter the running mean. */
     private static final int REACH = 8;
 
     private Steadying() {}
@@ -81,7 +81,7 @@ public final class Steadying {
         return moved;
     }
 
-    /** As many before as after have a part. */
+    /** The window is symmetric: near the ends it is narrower. */
     private static Aligned mean(List<Aligned> places, int at) {
         int reach = Math.min(REACH, Math.min(at, places.size() - 1 - at));
         List<Aligned> near = places.subList(at - reach, at + reach + 1);

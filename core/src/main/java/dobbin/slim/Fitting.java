@@ -24,7 +24,7 @@ public final class Fitting {
 
     /** A candidate this little over may fit after all. */
     private static final double NEARLY = 1.15;
-    /** One that is likely to look more than this much worse than the best is not tried. */
+    /** A setting whose estimated error is this many times that of the best is not tried. */
     private static final double NEARLY_AS_GOOD = 1.12;
     /** With so many framings, the other ways to dither are tried only where the usual one looks best. */
     private static final int BEST_FRAMINGS = 3;

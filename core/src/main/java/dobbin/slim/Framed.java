@@ -81,7 +81,7 @@ public record Framed(Size drawn, Region part, Size delivered, Scaling scaling) {
         return Bounds.around(part);
     }
 
-    /** Whole pixels, and all of them there: sizes are rounded. */
+    /** Rounds the start of a part to whole pixels, so that all of the part lies on the picture. */
     private static double within(double start, int length, int whole) {
         return Math.max(0, Math.min(Math.round(start), whole - length));
     }

@@ -1,6 +1,6 @@
 package dobbin.slim;
 
-/** Told how far the work is, now and then, perhaps by several threads; may stop it. */
+/** Receives how far the work is, now and then, perhaps from several threads; may stop it. */
 @FunctionalInterface
 public interface Progress {
     Progress NONE = (done, total) -> {};

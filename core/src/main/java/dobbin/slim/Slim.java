@@ -72,7 +72,7 @@ public final class Slim {
     }
 
     /**
-     * As above, but encodes some frames alone, with the palettes that the whole loop has: to learn what it would weigh.
+     * Encodes some frames alone, with the palettes that the whole loop has: to learn what it would weigh.
      *
      * @param places which of the delivered frames, from 0
      */

@@ -2,7 +2,7 @@ package dobbin.slim;
 
 import java.util.function.Supplier;
 
-/** Told which part of the work is done, by the thread that does it, to learn where the time goes. */
+/** Receives which part of the work each thread does, to measure where the time goes. */
 public interface Stages {
     Stages UNTOLD = new Stages() {
         @Override

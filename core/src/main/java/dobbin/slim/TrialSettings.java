@@ -149,7 +149,7 @@ public final class TrialSettings {
                 .toList();
     }
 
-    /** What is enlarged by whole factors is enlarged less; the canvas's own size is the end of that. */
+    /** A picture that is enlarged by a whole factor is enlarged by smaller ones, down to the canvas's own size. */
     private Framing narrowed(Framing framing, double share) {
         if (share == 1) {
             return framing;

@@ -62,10 +62,10 @@ public final class Trials {
             }
         };
 
-        /** @param reel that is encoded, with its settings */
+        /** Waits for the memory that encoding takes. @param reel that is encoded, with its settings */
         <T> T during(Reel reel, Progress progress, Supplier<T> work);
 
-        /** As above. @param reel whose frames are compared with those delivered at its settings, two at a time */
+        /** Waits for the memory that comparing takes. @param reel whose frames are compared with those delivered at its settings, two at a time */
         <T> T toLook(Reel reel, Progress progress, Supplier<T> work);
 
         /** @return how many bytes may be kept of drawn frames to compare with, between trials */

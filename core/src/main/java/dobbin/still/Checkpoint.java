@@ -8,6 +8,6 @@ public interface Checkpoint {
     /** @throws java.util.concurrent.CancellationException to end it; the message is a clause that says why */
     void check();
 
-    /** Told that a still came of the file: it gets on. */
+    /** Called for each still that was read from the file. */
     default void came() {}
 }

@@ -10,7 +10,7 @@ import java.util.zip.ZipOutputStream;
 
 /** Writes a zip file part by part; the same parts give the same bytes, whenever and wherever that is done. */
 public final class PlainZip {
-    /** One day for all files, by whatever clock: a zip has local times, from 1980 on. */
+    /** The same date for all files, so that equal content gives equal bytes; a zip has local times, from 1980 on. */
     private static final long THEN = new GregorianCalendar(1980, Calendar.FEBRUARY, 1).getTimeInMillis();
 
     private final ZipOutputStream zip;

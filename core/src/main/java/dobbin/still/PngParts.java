@@ -64,7 +64,7 @@ public final class PngParts {
         write("IEND", NOTHING);
     }
 
-    /** What each piece of data begins with, where it is more than data: a number, as in animations. */
+    /** Gives the bytes before the data of each chunk: in animations, the sequence number of an fdAT chunk. */
     @FunctionalInterface
     public interface Head {
         byte[] next();

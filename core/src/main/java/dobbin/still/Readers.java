@@ -46,7 +46,7 @@ final class Readers {
         return Optional.of(reader);
     }
 
-    /** It finds the JDK's own reader, which it builds on, when it is registered. */
+    /** On registration it looks up the JDK's own reader, which it delegates to. */
     private static ImageReaderSpi registered(ImageReaderSpi provider) {
         IIORegistry.getDefaultInstance().registerServiceProvider(provider, ImageReaderSpi.class);
         return provider;

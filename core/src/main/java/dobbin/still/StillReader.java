@@ -47,12 +47,12 @@ public final class StillReader {
      */
     public record Head(Size size, long bytes) {}
 
-    /** Reads the file's head only. */
+    /** Reads the head of the file's first page only. */
     public static Head head(byte[] file, DecodeLimits limits) throws UnreadablePicture {
         return head(file, 0, limits);
     }
 
-    /** As above, of one page of a file, from 0. */
+    /** Reads the head of one page only. @param page of the file, from 0 */
     public static Head head(byte[] file, int page, DecodeLimits limits) throws UnreadablePicture {
         return reading(file, limits, Checkpoint.NONE, reader -> {
             Size size = new Size(reader.getWidth(page), reader.getHeight(page));
@@ -82,7 +82,11 @@ public final class StillReader {
         return FileKind.of(file) == FileKind.TIFF ? TiffPages.count(file) : 1;
     }
 
-    /** As above, of one page of a file, from 0. */
+    /**
+     * @param page of the file, from 0
+     * @throws UnreadablePicture where that is no picture, is damaged, or passes {@code limits}
+     * @throws java.util.concurrent.CancellationException from {@code checkpoint}
+     */
     public static StillPicture read(byte[] file, int page, DecodeLimits limits, Checkpoint checkpoint)
             throws UnreadablePicture {
         FileKind kind = FileKind.of(file);

@@ -25,7 +25,7 @@ import java.util.concurrent.CancellationException;
 
 /** Draws an SVG file at any size. Scripts are not run, and nothing is fetched or read that the file refers to. */
 public final class SvgDrawing {
-    /** What a drawing that says no size is taken for. */
+    /** Size of a drawing that states none. */
     private static final int USUAL_SIDE = 480;
 
     /** More segments and dashes, those that are drawn again and again counted each time, are not drawn. */
@@ -99,7 +99,7 @@ public final class SvgDrawing {
         private static final long serialVersionUID = 1;
     }
 
-    /** What all parts of one drawing have done so far. */
+    /** Work done so far by all parts of one drawing. */
     private static final class Steps {
         private final Checkpoint checkpoint;
         private double taken;

@@ -7,7 +7,7 @@ import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 
-/** What an SVG file may ask for that is worked out in one go, between two shapes. */
+/** Limits on the parts of an SVG file that are computed in one go, between two shapes. */
 final class SvgLimits {
     private static final int DEEPEST = 200;
     /** Each octave of noise is twice as fine as the one before: more are finer than any pixel. */

@@ -8,7 +8,7 @@ import java.util.TimeZone;
 
 /** When a photo was taken, as its camera wrote it (Exif 2.32: {@code DateTimeOriginal}, its subseconds and its offset). */
 public final class TakenTime {
-    /** What a camera's clock without an offset is taken for; photos of one camera still compare. */
+    /** Time zone assumed for a camera's clock without an offset; photos of one camera still compare. */
     private static final TimeZone CAMERA = TimeZone.getTimeZone("UTC");
 
     private TakenTime() {}

@@ -30,7 +30,7 @@ public record Picks(int[] places, int[] delaysMillis) {
         return at(times, moments, to);
     }
 
-    /** As above, but takes the picture the stretch begins with and every n-th after it. */
+    /** Takes the picture that the stretch begins with and every n-th after it; the rest as in {@link #perSecond}. */
     public static Picks everyNth(long[] times, long from, long to, int n) {
         int first = shownAt(times, from);
         int end = Math.max(first + 1, countBefore(times, to));
@@ -45,7 +45,7 @@ public record Picks(int[] places, int[] delaysMillis) {
         return Arrays.stream(delaysMillis).sum();
     }
 
-    /** What would show for less than the shortest delay is passed over. */
+    /** Skips pictures that would show for less than the shortest delay. */
     private static Picks at(long[] times, long[] moments, long to) {
         int[] places = new int[moments.length];
         int[] begins = new int[moments.length];

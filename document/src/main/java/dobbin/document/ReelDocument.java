@@ -26,7 +26,7 @@ public final class ReelDocument {
         return JSON.writeValueAsBytes(document(reel));
     }
 
-    /** As above, a line for each value: for files that are passed on. */
+    /** Writes the document with a line for each value: for files that are passed on. */
     static byte[] writeForPeople(Reel reel) {
         return forPeople(document(reel));
     }

@@ -19,7 +19,7 @@ public interface Work {
      */
     byte[] picture(String name) throws IOException;
 
-    /** As above, of a typeface. */
+    /** @param name of a typeface that the reel uses, or used at a step of its past; @return the file */
     byte[] typeface(String name) throws IOException;
 
     /** The steps of a reel. */

@@ -61,7 +61,7 @@ public final class WorkingFile implements Work, Closeable {
         void of(byte[] typeface) throws UnusableTypeface;
     }
 
-    /** As above. @param trial of each typeface in it */
+    /** Opens it as {@link #open(Path, DecodeLimits)} does. @param trial of each typeface in it */
     public static WorkingFile open(Path file, DecodeLimits limits, TypefaceTrial trial) throws IOException {
         WorkZip zip = WorkZip.open(file);
         // Letters are measured in its typefaces while it is read.

@@ -13,20 +13,11 @@ import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** What people do to the order and the choice of frames. Five stills, 1 2 3 9 10, in a reel of their own each time. */
-class ArrangingTest {
-    @RegisterExtension
-    private static final Visit visit = new Visit();
-
-    private Page page;
-    private Sheet sheet;
-
+class ArrangingTest extends BrowserTest {
     @BeforeEach
     void open() {
-        page = visit.page();
-        sheet = new Sheet(page);
         sheet.openFive();
     }
 

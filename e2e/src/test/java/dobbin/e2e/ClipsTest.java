@@ -15,28 +15,14 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** A clip becomes frames: those that were asked for, each with its time. The clips show the number of each picture as bars. */
-class ClipsTest {
+class ClipsTest extends BrowserTest {
     private static final int BITS = 8;
-
-    @RegisterExtension
-    private static final Visit visit = new Visit();
-
-    private Page page;
-    private Sheet sheet;
 
     /** A frame of the reel: the number in its picture, and its delay in ms. */
     private record Shown(int number, int delay) {}
-
-    @BeforeEach
-    void open() {
-        page = visit.page();
-        sheet = new Sheet(page);
-    }
 
     private void drop(RecordedClip clip) {
         sheet.choose(clip.named("Crossing.webm"));

@@ -12,24 +12,10 @@ import dobbin.raster.Size;
 import dobbin.still.PngWriter;
 import java.util.List;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** What can be done with files that were delivered, and where they are looked at. */
-class DeliveredTest {
-    @RegisterExtension
-    private static final Visit visit = new Visit();
-
-    private Page page;
-    private Sheet sheet;
-
-    @BeforeEach
-    void open() {
-        page = visit.page();
-        sheet = new Sheet(page);
-    }
-
+class DeliveredTest extends BrowserTest {
     private void openFive() {
         sheet.openFive();
         sheet.toShare();

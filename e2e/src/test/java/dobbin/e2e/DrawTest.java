@@ -17,21 +17,13 @@ import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** Frames made by hand, with a real pointer on the real thing. */
-class DrawTest {
-    @RegisterExtension
-    private static final Visit visit = new Visit();
-
-    private Page page;
-    private Sheet sheet;
+class DrawTest extends BrowserTest {
     private Easel easel;
 
     @BeforeEach
     void open() {
-        page = visit.page();
-        sheet = new Sheet(page);
         easel = new Easel(page);
     }
 

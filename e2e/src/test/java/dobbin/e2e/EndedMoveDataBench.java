@@ -42,7 +42,7 @@ class EndedMoveDataBench {
                 reels.add(begin(api, i));
             }
             Process refused = moveTo(database);
-            assertThat(said(refused)).contains("open in another Dobbin");
+            assertThat(said(refused)).contains("open in another instance of Dobbin");
             assertThat(refused.exitValue()).isNotZero();
             for (String reel : reels) {
                 before.add(api.get(reel));

@@ -13,12 +13,10 @@ import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** What happens around the one straight way: wrong buttons, second thoughts, other ways in. */
-class EverydayTest {
+class EverydayTest extends BrowserTest {
     /** Makes a file in the page and lets it fall on (or be pasted into) the element, as a browser would. */
     private static final String HAND_OVER = """
             ([kind, selector, name, base64, clientX, clientY]) => {
@@ -31,18 +29,6 @@ class EverydayTest {
                 : new DragEvent(kind, { dataTransfer: files, bubbles: true, cancelable: true, clientX, clientY })
               target.dispatchEvent(event)
             }""";
-
-    @RegisterExtension
-    private static final Visit visit = new Visit();
-
-    private Page page;
-    private Sheet sheet;
-
-    @BeforeEach
-    void open() {
-        page = visit.page();
-        sheet = new Sheet(page);
-    }
 
     private void handOver(String kind, String selector, int number) {
         handOver(kind, selector, number, 0, 0);

@@ -17,24 +17,10 @@ import java.nio.file.Files;
 import java.util.Arrays;
 import java.util.List;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** One job from a folder of stills to the file that is sent, as a person does it. */
-class FromStillsToGifTest {
-    @RegisterExtension
-    private static final Visit visit = new Visit();
-
-    private Page page;
-    private Sheet sheet;
-
-    @BeforeEach
-    void open() {
-        page = visit.page();
-        sheet = new Sheet(page);
-    }
-
+class FromStillsToGifTest extends BrowserTest {
     @Test
     void stillsComeInCountingOrderAndLeaveAsTheyWereArranged() throws Exception {
         sheet.openFive();

@@ -13,25 +13,11 @@ import dobbin.skerry.SkerryPoint;
 import java.util.List;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** Photos of one view taken by hand: they are laid over one another, put in order of date and into even light. */
-class HandHeldTest {
-    @RegisterExtension
-    private static final Visit visit = new Visit();
-
-    private Page page;
-    private Sheet sheet;
-
-    @BeforeEach
-    void open() {
-        page = visit.page();
-        sheet = new Sheet(page);
-    }
-
+class HandHeldTest extends BrowserTest {
     private void openHandHeld() {
         sheet.choose(SkerryPoint.handHeld().stream()
                 .map(file -> new FilePayload(file.name(), "image/jpeg", file.bytes()))

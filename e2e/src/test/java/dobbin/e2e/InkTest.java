@@ -12,21 +12,13 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** What is done with ink once it is drawn, and with its colors. */
-class InkTest {
-    @RegisterExtension
-    private static final Visit visit = new Visit();
-
-    private Page page;
-    private Sheet sheet;
+class InkTest extends BrowserTest {
     private Easel easel;
 
     @BeforeEach
     void open() {
-        page = visit.page();
-        sheet = new Sheet(page);
         easel = new Easel(page);
     }
 

@@ -13,24 +13,16 @@ import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** An edit belongs to the reel, and to what was chosen, when it was made; and a page hears of what happens elsewhere. */
-class KeptWithItsReelTest {
-    @RegisterExtension
-    private static final Visit visit = new Visit();
-
+class KeptWithItsReelTest extends BrowserTest {
     private final List<Route> held = new ArrayList<>();
     private boolean holding = true;
-    private Page page;
-    private Sheet sheet;
     private Easel easel;
     private Api api;
 
     @BeforeEach
     void open() {
-        page = visit.page();
-        sheet = new Sheet(page);
         easel = new Easel(page);
         api = new Api(visit.address());
     }

@@ -4,24 +4,14 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
-import com.microsoft.playwright.Page;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** The keyboard alone, on the sheet: the focus stays where one works, and undo is about the reel. */
-class KeysTest {
-    @RegisterExtension
-    private static final Visit visit = new Visit();
-
-    private Page page;
-    private Sheet sheet;
-
+class KeysTest extends BrowserTest {
     @BeforeEach
     void open() {
-        page = visit.page();
-        sheet = new Sheet(page);
         sheet.openFive();
     }
 

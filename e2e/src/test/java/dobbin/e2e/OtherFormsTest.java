@@ -20,21 +20,12 @@ import java.util.zip.ZipFile;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
 
 /** Each form is saved by the browser, and judged by a reader that is not ours. */
-class OtherFormsTest {
-    @RegisterExtension
-    private static final Visit visit = new Visit();
-
-    private Page page;
-    private Sheet sheet;
-
+class OtherFormsTest extends BrowserTest {
     @BeforeEach
     void open() {
-        page = visit.page();
-        sheet = new Sheet(page);
         sheet.openFive();
     }
 

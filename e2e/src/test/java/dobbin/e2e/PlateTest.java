@@ -5,30 +5,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Mouse;
-import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
 import dobbin.raster.Raster;
 import dobbin.skerry.SkerryPoint;
 import java.util.List;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** One picture of many drawings: they are found, put in order and cut into frames. */
-class PlateTest {
-    @RegisterExtension
-    private static final Visit visit = new Visit();
-
-    private Page page;
-    private Sheet sheet;
-
-    @BeforeEach
-    void open() {
-        page = visit.page();
-        sheet = new Sheet(page);
-    }
-
+class PlateTest extends BrowserTest {
     @Test
     void aPlateIsOfferedToBeCut() {
         sheet.choose(new FilePayload(

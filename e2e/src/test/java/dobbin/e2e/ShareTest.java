@@ -15,21 +15,13 @@ import java.util.List;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** The file as it is being decided, beside what was delivered. */
-class ShareTest {
-    @RegisterExtension
-    private static final Visit visit = new Visit();
-
-    private Page page;
-    private Sheet sheet;
+class ShareTest extends BrowserTest {
     private Locator figures;
 
     @BeforeEach
     void open() {
-        page = visit.page();
-        sheet = new Sheet(page);
         sheet.openFive();
         sheet.toShare();
         figures = page.getByLabel("Page with the file").locator("figure");

@@ -18,22 +18,13 @@ import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** The bench where one sees what settings cost, on the real thing and by keyboard. */
-class SlimTest {
+class SlimTest extends BrowserTest {
     private static final Size SIZE = new Size(160, 100);
-
-    @RegisterExtension
-    private static final Visit visit = new Visit();
-
-    private Page page;
-    private Sheet sheet;
 
     @BeforeEach
     void openSunrise() {
-        page = visit.page();
-        sheet = new Sheet(page);
         open(SIZE);
     }
 

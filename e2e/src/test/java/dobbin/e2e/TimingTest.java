@@ -12,21 +12,13 @@ import com.microsoft.playwright.options.BoundingBox;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** What people do to the rhythm, and what they are told about it. */
-class TimingTest {
-    @RegisterExtension
-    private static final Visit visit = new Visit();
-
-    private Page page;
-    private Sheet sheet;
+class TimingTest extends BrowserTest {
     private Locator player;
 
     @BeforeEach
     void open() {
-        page = visit.page();
-        sheet = new Sheet(page);
         sheet.openFive();
         player = page.getByLabel("Player", new Page.GetByLabelOptions().setExact(true));
     }

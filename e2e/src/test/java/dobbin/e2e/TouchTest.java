@@ -4,28 +4,19 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
-import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** The sheet on a phone: a finger scrolls, taps to choose, and drags once it has rested. */
-class TouchTest {
-    @RegisterExtension
-    private static final Visit visit = new Visit();
-
+class TouchTest extends BrowserTest {
     private static final int LONG_ENOUGH_MILLIS = 500;
 
-    private Page page;
-    private Sheet sheet;
     private Fingers fingers;
 
     @BeforeEach
     void open() {
-        page = visit.page();
         page.setViewportSize(390, 844);
-        sheet = new Sheet(page);
         sheet.openFive();
         fingers = new Fingers(page);
     }

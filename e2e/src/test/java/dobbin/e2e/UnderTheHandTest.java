@@ -3,18 +3,16 @@ package dobbin.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
 import dobbin.raster.Raster;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** What is seen while one draws, and that nothing of it is lost. */
-class UnderTheHandTest {
+class UnderTheHandTest extends BrowserTest {
     /** Remembers the pixels of the ink that is shown, under a name. */
     private static final String REMEMBER = """
             (name) => {
@@ -49,17 +47,10 @@ class UnderTheHandTest {
               }, { capture: true })
             }""";
 
-    @RegisterExtension
-    private static final Visit visit = new Visit();
-
-    private Page page;
-    private Sheet sheet;
     private Easel easel;
 
     @BeforeEach
     void open() {
-        page = visit.page();
-        sheet = new Sheet(page);
         easel = new Easel(page);
     }
 

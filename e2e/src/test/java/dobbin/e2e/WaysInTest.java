@@ -4,7 +4,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
-import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.FilePayload;
 import dobbin.ora.OraWriter;
 import dobbin.raster.Raster;
@@ -21,29 +20,15 @@ import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** Files of other kinds than stills that the server reads: they become frames as the browser shows them, or say why not. */
-class WaysInTest {
+class WaysInTest extends BrowserTest {
     /** Half opaque pixels are mixed in whole numbers, here and there. */
     private static final int ROUNDING = 2;
-
-    @RegisterExtension
-    private static final Visit visit = new Visit();
-
-    private Page page;
-    private Sheet sheet;
-
-    @BeforeEach
-    void open() {
-        page = visit.page();
-        sheet = new Sheet(page);
-    }
 
     /** A file, and what the browser makes of it. */
     private record Moving(byte[] file, List<Map<String, Object>> frames) {}

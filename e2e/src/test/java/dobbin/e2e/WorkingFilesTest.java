@@ -10,20 +10,11 @@ import java.io.IOException;
 import java.nio.file.Files;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** A reel is saved as a file, and opened where it is not known. */
-class WorkingFilesTest {
-    @RegisterExtension
-    private static final Visit visit = new Visit();
-
-    private Page page;
-    private Sheet sheet;
-
+class WorkingFilesTest extends BrowserTest {
     @BeforeEach
     void open() {
-        page = visit.page();
-        sheet = new Sheet(page);
         sheet.openFive();
         sheet.chooseFrames(2);
         page.keyboard().press("Delete");

@@ -117,8 +117,9 @@ public class DobbinServer {
             return Optional.of(cause.getMessage());
         }
         if (cause instanceof PortInUseException taken) {
-            return Optional.of("Port " + taken.getPort()
-                    + " is taken, perhaps by another Dobbin. Stop that one, or choose another with --port.");
+            return Optional.of(
+                    "Port " + taken.getPort()
+                            + " is taken, perhaps by another instance of Dobbin. Stop that one, or choose another with --port.");
         }
         if (cause instanceof BindException) {
             return Optional.of("Dobbin cannot listen at that address: " + cause.getMessage()

@@ -160,7 +160,7 @@ class BackupTest {
                 .isEqualTo(PosixFilePermissions.fromString("rw-------"));
         Path file = folder.resolve("copy.zip");
         backup(file);
-        assertThatThrownBy(() -> restore(file, data())).hasMessageContaining("is open in another Dobbin");
+        assertThatThrownBy(() -> restore(file, data())).hasMessageContaining("is open in another instance of Dobbin");
     }
 
     private static List<String> people(Path folder) {

@@ -77,7 +77,7 @@ final class BucketServer {
         return address;
     }
 
-    /** @return the settings with which a Dobbin uses the bucket */
+    /** @return the settings with which an instance uses the bucket */
     String[] settings() {
         return new String[] {"--dobbin.bucket.name=" + BUCKET, "--dobbin.bucket.endpoint=" + address};
     }

@@ -12,7 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
 
-/** What a Dobbin with a file served, another serves from PostgreSQL once it was moved there. */
+/** What an instance with a file served, another serves from PostgreSQL once it was moved there. */
 class MovedDataTest {
     private static final String DATABASE = Postgres.started().newDatabase();
 

@@ -12,7 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springframework.jdbc.core.JdbcTemplate;
 
-/** Who signed in at one Dobbin has signed in at all that work with its database, before and after a restart. */
+/** Who signed in at one instance has signed in at all that work with its database, before and after a restart. */
 class SessionsTest {
     private static final String PASSWORD = "Six lamps, one beam";
     private static final String OTHER_PASSWORD = "Fog bell at midnight";

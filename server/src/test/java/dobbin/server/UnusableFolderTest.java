@@ -38,8 +38,10 @@ class UnusableFolderTest {
     void oneThatAnotherDobbinHasOpenIsLeftAlone() throws IOException {
         Path coming = Files.writeString(server.data().resolve("incoming").resolve("part1"), "half an upload");
         assertThat(DataFolder.problemWith(server.data()))
-                .hasValueSatisfying(it -> assertThat(it)
-                        .endsWith("is open in another Dobbin. Stop that one, or choose another folder with --data."));
+                .hasValueSatisfying(
+                        it -> assertThat(it)
+                                .endsWith(
+                                        "is open in another instance of Dobbin. Stop that one, or choose another folder with --data."));
         assertThat(coming).as("what is on its way into the other one").exists();
         assertThat(server.get("/api/reels").status()).isEqualTo(200);
     }

@@ -20,6 +20,6 @@ record Access(
         List<Grant> people,
         List<String> names) {
 
-    /** What somebody was given. */
+    /** One person's right to the reel. */
     record Grant(String name, Right right) {}
 }

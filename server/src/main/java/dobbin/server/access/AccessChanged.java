@@ -1,4 +1,4 @@
 package dobbin.server.access;
 
-/** Told to the rest of the application when a reel was given to others, or taken from them. */
+/** Event: others got rights to a reel, or lost them. */
 public record AccessChanged(String reel) {}

@@ -17,7 +17,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Whose a reel is, and what others may do with it. */
+/** Routes for the owner of a reel and the rights of others. */
 @RestController
 class AccessController {
     private final Rights rights;

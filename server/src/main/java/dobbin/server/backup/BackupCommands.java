@@ -47,7 +47,7 @@ public final class BackupCommands {
                 + Copying.to(file, folder, part -> copy(folder, part)).sentence() + ".";
     }
 
-    /** Whoever has the data file open makes the copy; where nobody has, it is made here. */
+    /** A running instance makes the copy itself; if none runs, this process does. */
     private static void copy(Path folder, Path part) throws IOException {
         Optional<Running> running = Running.read(folder);
         Optional<InputStream> copy =

@@ -27,7 +27,7 @@ import org.flywaydb.core.api.FlywayException;
  * and columns there are is asked of the databases, so that none is forgotten.
  */
 final class MoveStore {
-    /** What belongs to each database by itself, who has signed in or was wrong, what recurs, and what instances told one another. */
+    /** Tables that are not carried over: migrations, sessions, wrong passwords, scheduled tasks, messages between instances. */
     private static final Set<String> STAYS = Set.of(
             "flyway_schema_history",
             "bucket_folder",
@@ -38,7 +38,7 @@ final class MoveStore {
             "told");
 
     private static final String READ_A_ROW_AT_A_TIME = "SET LAZY_QUERY_EXECUTION 1";
-    /** So few, since each can hold a picture of many megabytes. */
+    /** Few, since each row can hold a picture of many megabytes. */
     private static final int ROWS_AT_A_TIME = 8;
 
     private static final int BATCH_BYTES = 4_000_000;

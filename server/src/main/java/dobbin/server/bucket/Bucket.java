@@ -91,7 +91,7 @@ public class Bucket {
     }
 
     /**
-     * Removes what no row names: what rows named that are gone, and what was on its way when its Dobbin was killed.
+     * Removes what no row names: what rows named that are gone, and what was on its way when its instance was killed.
      *
      * @param kind what lies in the places
      * @param before what came later may yet be named
@@ -160,7 +160,7 @@ public class Bucket {
         }
     }
 
-    /** It is made when it is first needed: most Dobbins have no bucket, and should not wait for this at the start. */
+    /** The client is created at first use: most instances have no bucket, and their start should not wait for it. */
     private synchronized S3Client client() {
         if (client == null) {
             S3ClientBuilder builder = S3Client.builder()

@@ -38,7 +38,7 @@ class FolderStore {
         try {
             jdbc.sql(INSERT).param("name", UUID.randomUUID().toString()).update();
         } catch (DuplicateKeyException e) {
-            LOG.debug("Another Dobbin was faster", e);
+            LOG.debug("Another instance was faster", e);
         }
     }
 }

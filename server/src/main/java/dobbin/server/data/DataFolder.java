@@ -78,14 +78,14 @@ public final class DataFolder {
 
     private static String inUse(Path file) {
         return "The data file " + file
-                + " is open in another Dobbin. Stop that one, or choose another folder with --data.";
+                + " is open in another instance of Dobbin. Stop that one, or choose another folder with --data.";
     }
 
     private static String damaged(Path file) {
         return "The data file " + file + " is damaged and cannot be opened. Stop Dobbin and put a backup in its place.";
     }
 
-    /** What came in while Dobbin was stopped in the middle is of no use. */
+    /** Removes uploads that were cut off by the end of the last instance. */
     private static void emptyIncoming(Path incoming) throws IOException {
         if (Files.isDirectory(incoming)) {
             try (Stream<Path> files = Files.list(incoming)) {

@@ -136,7 +136,7 @@ public class DataStore {
         return switch (database.getErrorCode()) {
             case ErrorCode.DATABASE_ALREADY_OPEN_1 ->
                 Optional.of(
-                        "The data file is open in another Dobbin. Stop that one, or choose another folder with --data.");
+                        "The data file is open in another instance of Dobbin. Stop that one, or choose another folder with --data.");
             case ErrorCode.FILE_CORRUPTED_1,
                     ErrorCode.IO_EXCEPTION_1,
                     ErrorCode.IO_EXCEPTION_2,

@@ -2,7 +2,7 @@ package dobbin.server.data;
 
 import java.nio.file.Path;
 
-/** What each database does in a way of its own. */
+/** What differs between databases. */
 interface Engine {
     /** Waits until all that was committed is on the disk itself. */
     void force();

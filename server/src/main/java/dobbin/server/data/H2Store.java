@@ -9,7 +9,7 @@ import org.h2.mvstore.MVStore;
 import org.springframework.jdbc.core.ConnectionCallback;
 import org.springframework.jdbc.core.JdbcTemplate;
 
-/** One file in the data folder, for one Dobbin. */
+/** One file in the data folder, for one instance. */
 final class H2Store implements Engine {
     private static final String FORCE = "CHECKPOINT SYNC";
     private static final String ADDRESS = "jdbc:h2:.*";

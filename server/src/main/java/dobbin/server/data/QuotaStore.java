@@ -66,7 +66,11 @@ public class QuotaStore {
         person().ifPresent(person -> count(PICTURE, person, picture, bytes));
     }
 
-    /** As above, of a typeface file. */
+    /**
+     * Notes who brought a typeface file that is kept.
+     *
+     * @throws Refused where that one would have more than one person may; then it is not noted
+     */
     public void broughtTypeface(String typeface, long bytes) {
         person().ifPresent(person -> count(TYPEFACE, person, typeface, bytes));
     }

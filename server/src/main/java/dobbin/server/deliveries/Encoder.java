@@ -149,7 +149,7 @@ public class Encoder {
         }
     }
 
-    /** Where it fails for another, whoever waited makes it again, and so learns why. */
+    /** Waits for the same file that another thread makes. If that fails, the caller makes it again and gets the failure itself. */
     private static void waitFor(Making others, Progress progress) {
         try {
             while (!others.ended().isDone()) {

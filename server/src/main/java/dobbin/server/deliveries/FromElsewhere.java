@@ -1,8 +1,8 @@
 package dobbin.server.deliveries;
 
+import dobbin.server.instances.OtherInstances;
 import dobbin.server.jobs.EventHub;
 import dobbin.server.jobs.Jobs;
-import dobbin.server.neighbors.OtherInstances;
 import dobbin.server.reels.Reels;
 import dobbin.server.web.NotFound;
 import org.slf4j.Logger;
@@ -11,7 +11,7 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
-/** What other Dobbins did, for whoever listens here: a reel that was changed there is changed here, too. */
+/** Relays changes made on other instances to the event streams of this one. */
 @Component
 class FromElsewhere {
     private static final Logger LOG = LoggerFactory.getLogger(FromElsewhere.class);

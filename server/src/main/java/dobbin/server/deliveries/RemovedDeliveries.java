@@ -7,7 +7,7 @@ import org.springframework.stereotype.Component;
 /** Deliveries that were deleted and can still be had back, and what those that are gone leave behind. */
 @Component
 public class RemovedDeliveries {
-    /** What the bucket calls them. */
+    /** Prefix of their keys in the bucket. */
     public static final String IN_BUCKET = "deliveries";
 
     private final DeliveryStore store;

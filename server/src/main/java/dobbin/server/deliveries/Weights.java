@@ -63,7 +63,7 @@ class Weights {
             int total,
             @Schema(types = {"string", "null"}) String problem) {}
 
-    /** What is weighed is about to be out of date, and stops, so that the change itself has the processor. */
+    /** Stops weighing the state that is about to be replaced, so that the edit has the processor. */
     @EventListener
     void changing(Reels.Changing change) {
         giveUp(change.id());
@@ -158,7 +158,7 @@ class Weights {
         }
     }
 
-    /** Whoever asks for a weight that failed wants it tried again. */
+    /** A request for a weight that failed starts it again. */
     void forgetFailure(String reel) {
         failed.remove(reel);
     }

@@ -15,7 +15,7 @@ import org.springframework.web.bind.annotation.RestController;
 /** Files for whoever has none at hand and wants to try what can be done with them. */
 @RestController
 class TryController {
-    /** What there is to try with. */
+    /** Routes for the example files on an empty shelf. */
     enum Kind {
         BURST,
         PLATE,

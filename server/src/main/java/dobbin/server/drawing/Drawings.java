@@ -80,7 +80,7 @@ public class Drawings {
         return inTurn(id, reel -> turns.call(Urgency.NOW, () -> imprinted(reel, cutout(reel, cutout), frames)));
     }
 
-    /** What is drawn on one reel is drawn one after the other, each on what the one before has left. */
+    /** Marks on one reel are made one after the other, each on the ink that the one before left. */
     private OpenReel inTurn(String id, Function<Reel, Edit> drawing) {
         ReentrantLock hand = hands.get(id);
         hand.lock();
@@ -239,7 +239,7 @@ public class Drawings {
         });
     }
 
-    /** What a browser calls a layer of ink by. */
+    /** The name of a layer of ink in its address. */
     private static String nameOf(Ink ink) {
         return ink.picture() + '.' + ink.x() + '.' + ink.y();
     }

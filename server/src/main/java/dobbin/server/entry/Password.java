@@ -10,7 +10,7 @@ import java.util.Arrays;
 import java.util.Optional;
 import org.springframework.core.env.PropertyResolver;
 
-/** Where the password is told, and whether one is needed. */
+/** Where the password comes from, and whether one is needed. */
 public final class Password {
     /** An environment variable ({@code DOBBIN_PASSWORD}), and never an argument, which other users of the machine can read. */
     private static final String SETTING = "dobbin.password";

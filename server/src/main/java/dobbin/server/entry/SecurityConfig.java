@@ -75,7 +75,7 @@ class SecurityConfig {
         ProblemWriter.write(response, HttpStatus.UNAUTHORIZED, "Sign in", "Sign in first.");
     }
 
-    /** Whoever was removed from the people, or has another password since, has to sign in again. */
+    /** A session ends when its person is removed or gets another password. */
     private static boolean isLetIn(Authentication who, PasswordCheck door) {
         return door.letsIn(who instanceof SignedIn signedIn ? signedIn : null);
     }

@@ -71,7 +71,7 @@ class SessionController {
     /** @param before the password that was used up to now */
     record NewPassword(String before, String password) {}
 
-    /** Whoever has signed in takes another password. All their other sessions end. */
+    /** Changes the password of the signed-in person. All their other sessions end. */
     @PostMapping("/api/session/password")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void change(@RequestBody NewPassword wanted, HttpServletRequest request, HttpServletResponse response) {

@@ -9,7 +9,7 @@ import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.context.HttpRequestResponseHolder;
 import org.springframework.security.web.context.SecurityContextRepository;
 
-/** Who signed in, as two lines of text in the session: other versions of Dobbin can read them. */
+/** Stores the signed-in person in the session as two lines of text, which other versions can read. */
 final class SessionSecurityContexts implements SecurityContextRepository {
     private static final String NAME = "name";
     private static final String HASH = "hash";

@@ -12,7 +12,7 @@ import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** How sessions stand in the database: they outlive a restart, and are the same for all Dobbins that work with it. */
+/** How sessions stand in the database: they outlive a restart, and are the same for all instances that work with it. */
 @Configuration
 @EnableSpringHttpSession
 class SessionStore {

@@ -13,7 +13,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 /** The wrong_password table, and that of addresses from which somebody has signed in. */
 @Repository
 class ThrottleStore {
-    /** What all wrong passwords together are counted by. Its row is always there. */
+    /** Key of the row that counts all wrong passwords together. The row always exists. */
     static final String ALL = "all";
 
     private static final String LOCK = "SELECT times FROM wrong_password WHERE who = :all FOR UPDATE";

@@ -70,7 +70,7 @@ class FormController {
     /** @param html what one pastes into a page */
     record HtmlView(String html) {}
 
-    /** What shows the loop on a page, where its file and its still lie beside the page under this name. */
+    /** The HTML that shows the loop on a page, if its file and its still lie beside the page under this name. */
     @GetMapping("/api/reels/{id}/html")
     HtmlView html(@PathVariable String id, @RequestParam String name) {
         Reel reel = reels.open(id).reel();

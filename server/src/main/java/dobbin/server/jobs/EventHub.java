@@ -1,7 +1,7 @@
 package dobbin.server.jobs;
 
 import dobbin.server.access.AccessChanged;
-import dobbin.server.neighbors.OtherInstances;
+import dobbin.server.instances.OtherInstances;
 import dobbin.server.web.Refused;
 import jakarta.annotation.PreDestroy;
 import java.util.List;
@@ -35,12 +35,12 @@ public class EventHub {
     /** How many streams each has open. */
     private final Map<String, Integer> open = new ConcurrentHashMap<>();
 
-    private final OtherInstances neighbors;
+    private final OtherInstances instances;
     private final Map<String, List<Listener>> listeners = new ConcurrentHashMap<>();
     private final ExecutorService writers = Executors.newCachedThreadPool();
 
-    EventHub(OtherInstances neighbors) {
-        this.neighbors = neighbors;
+    EventHub(OtherInstances instances) {
+        this.instances = instances;
     }
 
     /**
@@ -97,10 +97,10 @@ public class EventHub {
         return Set.copyOf(listeners.keySet());
     }
 
-    /** Also to whoever listens to it at another Dobbin. @param data becomes JSON */
+    /** Also to whoever listens to it at another instance of Dobbin. @param data becomes JSON */
     public void publishEverywhere(String reel, String event, Object data) {
         publish(reel, event, data);
-        neighbors.tell(reel, event, data);
+        instances.tell(reel, event, data);
     }
 
     /** To whoever listens here. @param data becomes JSON */

@@ -2,7 +2,7 @@ package dobbin.server.jobs;
 
 import dobbin.server.access.Right;
 import dobbin.server.access.Rights;
-import dobbin.server.neighbors.OtherInstances;
+import dobbin.server.instances.OtherInstances;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -15,14 +15,14 @@ class JobController {
     private final Jobs jobs;
     private final Orders orders;
     private final Rights rights;
-    private final OtherInstances neighbors;
+    private final OtherInstances instances;
     private final ApplicationEventPublisher events;
 
-    JobController(Jobs jobs, Orders orders, Rights rights, OtherInstances neighbors, ApplicationEventPublisher events) {
+    JobController(Jobs jobs, Orders orders, Rights rights, OtherInstances instances, ApplicationEventPublisher events) {
         this.jobs = jobs;
         this.orders = orders;
         this.rights = rights;
-        this.neighbors = neighbors;
+        this.instances = instances;
         this.events = events;
     }
 
@@ -36,7 +36,7 @@ class JobController {
         Jobs.ReelJob found = found(id, Right.WORK);
         jobs.cancel(id);
         events.publishEvent(new Jobs.Stopped(id));
-        neighbors.tell(found.reel(), Jobs.STOP, id);
+        instances.tell(found.reel(), Jobs.STOP, id);
         return found.view();
     }
 

@@ -27,11 +27,11 @@ import org.springframework.stereotype.Service;
 @Service
 public class Jobs {
     private static final Logger LOG = LoggerFactory.getLogger(Jobs.class);
-    /** What other Dobbins are told of a job that is to be stopped. */
+    /** The message to other instances that a job is to be stopped. */
     public static final String STOP = "stop";
 
     private static final int AT_A_TIME = 4;
-    /** So that there is room for another's, however much one has begun. */
+    /** The most jobs of one person at a time, so that there is room for those of others. */
     private static final int MOST_OF_ONE = AT_A_TIME - 1;
 
     private static final int MOST_WAITING = 1_000;
@@ -55,7 +55,7 @@ public class Jobs {
         return start(UUID.randomUUID().toString(), reel, title, listener, work);
     }
 
-    /** As above, of work that has an id already. */
+    /** Starts work that has an id already. */
     Job start(String id, String reel, String title, Consumer<Job.View> listener, Work work) {
         Job job = new Job(id, reel, title, listener);
         underWay.put(job.id(), job);
@@ -78,7 +78,7 @@ public class Jobs {
         return underWay.size();
     }
 
-    /** Told when somebody stops a job, wherever it runs. */
+    /** Event: somebody stopped a job, on whichever instance it runs. */
     record Stopped(String id) {}
 
     /** A job, wherever it runs. */

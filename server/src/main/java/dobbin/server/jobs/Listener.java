@@ -84,7 +84,7 @@ final class Listener {
         }
     }
 
-    /** One that has gone before it was served cannot even be told so. */
+    /** A client that has gone before it was served gets no answer. */
     private void complete() {
         try {
             emitter.complete();

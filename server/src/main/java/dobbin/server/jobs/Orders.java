@@ -177,7 +177,7 @@ public class Orders {
                     .ended();
         }
 
-        /** What fails here would fail elsewhere; what ends with its instance is left for another. */
+        /** A job that fails is not tried on another instance; one whose instance stops is. */
         private String made(Order<R> order, Progress progress) {
             try {
                 String result = maker.make(order, progress);
@@ -221,12 +221,12 @@ public class Orders {
         }
     }
 
-    /** @param type of what it is asked for with, which JSON can hold */
+    /** A kind of which a reel may have several at a time. @param type of what it is asked for with, which JSON can hold */
     public <R> Kind<R> kind(String name, Class<R> type, Maker<R> maker) {
         return known(new Kind<>(name, type, false, maker));
     }
 
-    /** As above, where there may be one on a reel at a time. */
+    /** A kind of which a reel has one at a time. @param type of what it is asked for with, which JSON can hold */
     public <R> Kind<R> oneAtATime(String name, Class<R> type, Maker<R> maker) {
         return known(new Kind<>(name, type, true, maker));
     }
@@ -302,7 +302,7 @@ public class Orders {
         return CompletableFuture.completedFuture(null);
     }
 
-    /** Whoever stops it ends the job, so that nobody takes it over. */
+    /** Ends the job in the database, so that no instance takes it over. */
     @EventListener
     void stopped(Jobs.Stopped stopped) {
         if (store.end(stopped.id(), Job.State.CANCELLED, null, null)) {

@@ -1,6 +1,6 @@
 package dobbin.server.lining;
 
-/** What becomes of the edges that moved stills leave bare. */
+/** What happens to the edges that moved stills leave bare. */
 enum Edges {
     /** The canvas is cropped to what all of them cover. */
     CROP,

@@ -12,7 +12,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
-/** What is done to stills of one view, so that they go together. */
+/** Routes for stills of one view: lining up, evening the light. */
 @RestController
 class LineUpController {
     private static final int STEADY = 0;

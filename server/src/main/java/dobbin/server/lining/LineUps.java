@@ -203,7 +203,7 @@ class LineUps {
         return edited(id, evened, () -> {});
     }
 
-    /** What others did to the reel meanwhile stays: frames that are still there are moved. */
+    /** Moves the frames that are still there; changes that others made meanwhile stay. */
     private void move(Orders.Order<LineUpRequest> order, List<Found> found, Shown other, Runnable alongside) {
         Edges edges = order.request().edges();
         List<Moved> moved = found.stream()

@@ -15,7 +15,7 @@ import org.springframework.boot.web.server.servlet.context.ServletWebServerIniti
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
-/** What whoever can read the data folder knows, while this instance runs. */
+/** A token in the data folder while this instance runs: a request that carries it comes from somebody who can read the folder. */
 @Component
 public class LocalToken {
     public static final String HEADER = "X-Dobbin-Token";

@@ -10,7 +10,7 @@ import dobbin.server.web.Refused;
  * @param hash of a new password, or empty
  */
 record PeopleChange(Action action, String name, String hash) {
-    /** What can be done. */
+    /** The kinds of change. */
     enum Action {
         LIST,
         ADD,
@@ -30,7 +30,7 @@ record PeopleChange(Action action, String name, String hash) {
             }
             case ADD -> {
                 people.add(name, hash);
-                return name + " can sign in. A Dobbin that asks for no names yet does so from its next start on.";
+                return name + " can sign in. An instance that asks for no names yet does so from its next start on.";
             }
             case PASSWORD -> {
                 people.change(name, hash);

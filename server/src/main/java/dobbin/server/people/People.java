@@ -28,7 +28,7 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class People {
-    /** Where earlier versions kept them. */
+    /** The file in which earlier versions kept the people. */
     public static final String FILE = "people";
 
     private static final Logger LOG = LoggerFactory.getLogger(People.class);

@@ -168,7 +168,7 @@ public class PictureLibrary implements Pictures {
         return kept(drawn, keepFrame(new Gathered(drawn, drawn.size(), 0, false)));
     }
 
-    /** As above, of a picture of any size: it is worked on from a reduced copy, where it is large. */
+    /** Keeps a picture of any size that was drawn here. A large one is worked on from a reduced copy. */
     public PictureRef keepStill(Raster drawn) {
         Raster working = Resampler.resize(drawn, drawn.size().reducedTo(StillReader.WORKING_SIDE));
         PictureInfo kept = keepFrame(new Gathered(working, drawn.size(), 0, false));

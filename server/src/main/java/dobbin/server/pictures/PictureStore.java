@@ -30,7 +30,7 @@ class PictureStore {
     private static final String WORKING = "working";
     private static final String MEDIUM = "medium";
     private static final String SMALL = "small";
-    /** What is less lies in the database, whatever is chosen: a stroke should not wait for a bucket. */
+    /** Smaller pictures lie in the database even where there is a bucket: a stroke should not wait for a bucket. */
     private static final int WORTH_A_PLACE_BYTES = 64_000;
 
     /** Nobody waits long for a statement. */
@@ -54,7 +54,7 @@ class PictureStore {
             + " AND NOT EXISTS (SELECT 1 FROM picture patch WHERE patch.base = picture.id)";
     private static final String SELECT_UNNAMED = "SELECT id FROM picture WHERE id > :after AND came < :before"
             + IS_UNNAMED + " ORDER BY id FETCH FIRST " + SWEPT_AT_ONCE + " ROWS ONLY";
-    /** One that a reel has begun to name since came anew, and stays. */
+    /** A picture that a reel has begun to name since then has a newer date, and stays. */
     private static final String DELETE = "DELETE FROM picture WHERE id IN (:ids) AND came < :before" + IS_UNNAMED;
 
     private final JdbcClient jdbc;
@@ -114,7 +114,7 @@ class PictureStore {
         }
     }
 
-    /** Whoever comes second with the same content finds it kept already, which is all that was wanted. */
+    /** Of two uploads of the same content, the second finds it stored, and that is success. */
     void insert(Row row) {
         String place = put(row);
         boolean here = place == null;
@@ -176,7 +176,7 @@ class PictureStore {
         return found(SELECT_COPY.get(level), id);
     }
 
-    /** It came again, and may be named soon. */
+    /** Renews the date of a picture that was uploaded again: a reel may name it soon. */
     void touch(String id) {
         jdbc.sql(TOUCH).param("id", id).update();
     }

@@ -13,7 +13,7 @@ import java.util.function.LongSupplier;
  */
 public final class ReadingTime implements Checkpoint {
     private static final ThreadMXBean THREADS = ManagementFactory.getThreadMXBean();
-    /** It is asked about far more often than it need be looked at. */
+    /** The processor time is read at most this often: checks come far more often. */
     private static final long BETWEEN_LOOKS_NANOS = 20_000_000;
 
     private static final int IN_ALL = 30;

@@ -11,7 +11,7 @@ import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
-/** What the shelf shows of a reel, kept beside it, so that a shelf of many reels opens without reading them. */
+/** The card of each reel on the shelf, stored beside the reel: a shelf of many reels opens without reading their documents. */
 @Component
 class Cards {
     private final JsonMapper json;

@@ -37,7 +37,7 @@ class Documents {
         }
     }
 
-    /** Where a document comes from, asked only when it is not remembered. */
+    /** Loads a document that is not in the cache. */
     interface Source {
         byte[] get();
     }

@@ -66,7 +66,7 @@ class ReelStore {
     private static final String SELECT_EDIT = """
             SELECT packed_edit, made FROM step WHERE reel = :id AND number = :number AND packed_edit IS NOT NULL""";
 
-    /** Every so many steps a document stands for itself, and those up to the next are told from it. */
+    /** Every 32nd step stores the whole document; the steps between store differences from it. */
     private static final int STEPS_OF_ONE_BASE = 32;
 
     private final JdbcClient jdbc;

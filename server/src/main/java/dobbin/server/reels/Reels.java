@@ -11,7 +11,7 @@ import dobbin.reel.PictureRef;
 import dobbin.reel.Reel;
 import dobbin.server.access.Rights;
 import dobbin.server.data.DataStore;
-import dobbin.server.neighbors.OtherInstances;
+import dobbin.server.instances.OtherInstances;
 import dobbin.server.people.SignedIn;
 import dobbin.server.pictures.PictureInfo;
 import dobbin.server.pictures.PictureLibrary;
@@ -37,7 +37,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 /** Opens, changes, undoes. One change is one transaction: the edit and the whole document after it. */
 @Service
 public class Reels {
-    /** What other Dobbins are told of a reel that was changed. */
+    /** The message to other instances that a reel was changed. */
     public static final String CHANGED = "changed";
 
     private static final int ATTEMPTS = 10;
@@ -59,7 +59,7 @@ public class Reels {
     private final TransactionTemplate transaction;
     private final DataStore data;
     private final Rights rights;
-    private final OtherInstances neighbors;
+    private final OtherInstances instances;
     private final ApplicationEventPublisher changes;
 
     Reels(
@@ -71,10 +71,10 @@ public class Reels {
             TransactionTemplate transaction,
             DataStore data,
             Rights rights,
-            OtherInstances neighbors,
+            OtherInstances instances,
             ApplicationEventPublisher changes) {
         this.rights = rights;
-        this.neighbors = neighbors;
+        this.instances = instances;
         this.store = store;
         this.documents = documents;
         this.cards = cards;
@@ -85,13 +85,13 @@ public class Reels {
         this.changes = changes;
     }
 
-    /** Told to the rest of the application before a reel changes, if it does: who works on it can make way. */
+    /** Event before an edit: work on the state that is about to be replaced can stop. */
     public record Changing(String id) {}
 
-    /** Told after a reel has changed, or has stayed as it is though it was about to change. */
+    /** Event after every edit, also after one that was rejected. */
     public record Changed(OpenReel reel) {}
 
-    /** It belongs to whoever asks. */
+    /** The new reel belongs to the person who asks. */
     public OpenReel create(Reel reel) {
         String id = UUID.randomUUID().toString();
         transaction.executeWithoutResult(status -> {
@@ -161,7 +161,11 @@ public class Reels {
         return edit(id, base, edit, () -> {});
     }
 
-    /** As above. @param alongside done in the same transaction, when the edit is made; what it throws takes the edit back */
+    /**
+     * Makes an edit as {@link #edit(String, int, Edit)} does.
+     *
+     * @param alongside done in the same transaction, when the edit is made; what it throws takes the edit back
+     */
     public OpenReel edit(String id, int base, Edit edit, Runnable alongside) {
         return change(id, from -> {
             boolean made = made(id, base, edit, from);
@@ -263,7 +267,7 @@ public class Reels {
         int stepFrom(ReelStore.Row from);
     }
 
-    /** What is undone must be what the person sees, so that needs the very base. */
+    /** Undo needs exactly the base revision: a person must undo what they saw. */
     private OpenReel moveAlong(String id, int base, Destination destination) {
         return change(id, from -> {
             checkBase(base, from);
@@ -295,7 +299,7 @@ public class Reels {
             OpenReel changed = attempt(id, step);
             data.force();
             changes.publishEvent(new Changed(changed));
-            neighbors.tell(id, CHANGED, changed.revision());
+            instances.tell(id, CHANGED, changed.revision());
             return changed;
         } catch (EditRejected | StaleBase | Refused | CancellationException e) {
             changes.publishEvent(new Changed(open(id)));
@@ -303,7 +307,7 @@ public class Reels {
         }
     }
 
-    /** Where two changes come at once, the one that is late is made on what the other left, and lets nobody pass it then. */
+    /** Of two changes at once, the later one locks the reel and is made on the result of the other. */
     private OpenReel attempt(String id, Step step) {
         for (int attempt = 0; attempt < ATTEMPTS; attempt++) {
             boolean again = attempt > 0;

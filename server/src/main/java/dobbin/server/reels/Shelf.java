@@ -48,10 +48,10 @@ public class Shelf {
         this.changes = changes;
     }
 
-    /** Told after reels were removed for good. */
+    /** Event: reels were removed for good. */
     public record Purged() {}
 
-    /** As whoever asks may see it. @param count at most 200 */
+    /** @param count at most 200; @return the reels that the signed-in person may see */
     public Shelved.Page page(int from, int count) {
         Optional<String> person = SignedIn.name();
         List<Shelved> reels = store.page(from, Math.min(count, MOST_OF_A_PAGE), person).stream()

@@ -50,7 +50,7 @@ public class Works {
         look.setIsolationLevel(TransactionDefinition.ISOLATION_REPEATABLE_READ);
     }
 
-    /** What is done with a work. */
+    /** Reads a work within one transaction. */
     public interface Use {
         void use(Work work) throws IOException;
     }

@@ -85,7 +85,7 @@ class Inspections {
         }
     }
 
-    /** What was looked at is about to change. */
+    /** Stops inspecting a reel that is about to change. */
     @EventListener
     void changing(Reels.Changing change) {
         Look before = underWay.get(change.id());

@@ -164,7 +164,7 @@ public class Schedule implements SmartLifecycle {
         return made;
     }
 
-    /** What fails is tried again; what an instance left by its end is begun anew, and counted. */
+    /** A task that fails is tried again. One whose instance died is begun anew, and the crash is counted. */
     private Tasks.TaskBuilder<Void> task(String name) {
         return Tasks.custom(name, Void.class)
                 .onFailure((failed, then) ->
@@ -181,7 +181,7 @@ public class Schedule implements SmartLifecycle {
             return again(AGAIN);
         }
         CompletableFuture.anyOf(ended, stopping).join();
-        // What is left here is for another at once.
+        // On shutdown, another instance may run it at once.
         return ended.isDone() ? unlessTakenOver((done, then) -> then.remove()) : again(Duration.ZERO);
     }
 
@@ -190,7 +190,7 @@ public class Schedule implements SmartLifecycle {
                 (done, then) -> then.reschedule(done, done.getTimeDone().plus(pause)));
     }
 
-    /** Where heartbeats stopped for a while another has the task by now, and says what becomes of it. */
+    /** Where heartbeats stopped for a while, another instance has the task by now and decides what becomes of it. */
     private static CompletionHandler<Void> unlessTakenOver(CompletionHandler<Void> ending) {
         return (done, then) -> {
             try {
@@ -236,7 +236,7 @@ public class Schedule implements SmartLifecycle {
         return scheduler != null && !isStopping();
     }
 
-    /** It starts before requests are taken, and stops after. */
+    /** Starts before the web server takes requests, and stops after it. */
     @Override
     public int getPhase() {
         return 0;

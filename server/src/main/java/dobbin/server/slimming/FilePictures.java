@@ -52,7 +52,7 @@ class FilePictures {
         this.turns = turns;
     }
 
-    /** What is shown of a frame. */
+    /** Which picture of a frame. */
     enum Sight {
         /** As the file shows it. */
         DELIVERED,

@@ -29,7 +29,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
-/** What settings cost: facts of the file as it is set, trials, and the two searches. */
+/** Routes for the file as it is set, for trials of settings, and for the two searches. */
 @RestController
 class SlimController {
     private static final CacheControl UNCHANGING =
@@ -77,7 +77,7 @@ class SlimController {
     /** @param crop the part that holds all there is to see, or the whole canvas where nothing can go */
     record Trimmed(Crop crop) {}
 
-    /** What there is to say of the file as it is set now, once it is made. */
+    /** Facts about the file at the current settings, once it is made. */
     @GetMapping("/api/reels/{id}/files/{file}/facts")
     FileFacts facts(@PathVariable String id, @PathVariable String file) {
         OpenReel open = asSet(id, file);
@@ -168,7 +168,7 @@ class SlimController {
         return slimming.fit(reels.open(id), may.width(), may.frames());
     }
 
-    /** The search that is under way, for who comes while it is: one or none. */
+    /** The running search of this reel, for a page opened while it runs; empty if none runs. */
     @GetMapping("/api/reels/{id}/searches")
     List<SearchView> searches(@PathVariable String id) {
         return slimming.underWay(reels.open(id).id()).stream()

@@ -112,7 +112,7 @@ class Slimming {
         return begin("Fit " + open.reel().name(), open, new Wanted(true, mayNarrow, mayThin));
     }
 
-    /** One search a reel at a time; who asks for the one that is under way gets that. */
+    /** Starts a search; if one runs on this reel, returns that one. */
     private Job.View begin(String title, OpenReel open, Wanted wanted) {
         needFrames(open);
         Orders.Found<Wanted> search = searches.take(open.id(), title, wanted);

@@ -75,7 +75,7 @@ class Upkeep {
         }
     }
 
-    /** What was removed for good leaves pictures behind. */
+    /** Reels that were removed for good leave pictures that no reel names. */
     @EventListener
     void purged(Shelf.Purged event) {
         sweeping.soon();

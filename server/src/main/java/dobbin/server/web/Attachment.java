@@ -3,7 +3,7 @@ package dobbin.server.web;
 import java.nio.charset.StandardCharsets;
 import org.springframework.http.ContentDisposition;
 
-/** What tells a browser to save an answer as a file of that name, whatever letters that has. */
+/** The Content-Disposition header that saves an answer as a file; the name may have any letters (RFC 6266). */
 public final class Attachment {
     public static final String HEADER = "Content-Disposition";
 

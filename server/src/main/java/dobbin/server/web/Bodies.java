@@ -116,7 +116,7 @@ class Bodies implements WebServerFactoryCustomizer<TomcatServletWebServerFactory
         }
     }
 
-    /** What is still to come is not read, and the connection ends with the answer. */
+    /** The rest of the body is not read; the connection is closed after the answer. */
     private static void cutOff(Request request) {
         request.getCoyoteRequest().action(ActionCode.DISABLE_SWALLOW_INPUT, null);
     }

@@ -103,7 +103,7 @@ class BodyLimit extends OncePerRequestFilter {
             int now() throws IOException;
         }
 
-        /** Where nothing comes at all for a while, the container ends the reading. */
+        /** If no byte arrives for a while, the container ends the read. */
         private int timely(Read read) throws IOException {
             try {
                 return read.now();

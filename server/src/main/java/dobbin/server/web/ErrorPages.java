@@ -12,7 +12,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
-/** What is turned away before any controller sees it gets a problem document, too. */
+/** Requests refused before they reach a controller get a problem document, too. */
 @Hidden
 @RestController
 class ErrorPages implements ErrorController {

@@ -5,7 +5,7 @@ import dobbin.edit.EditRejected;
 import dobbin.reel.OutOfRange;
 import java.util.concurrent.CompletionException;
 
-/** What is told of failures that are nobody's request: a sentence that says what happened and what to do. */
+/** For failures outside of a request: one sentence that says what happened and what to do. */
 public final class Failures {
     private Failures() {}
 

@@ -14,7 +14,7 @@ import tools.jackson.databind.exc.InvalidTypeIdException;
 import tools.jackson.databind.exc.MismatchedInputException;
 import tools.jackson.databind.exc.UnrecognizedPropertyException;
 
-/** What is wrong with JSON, in words that need no knowledge of what reads it. */
+/** Errors of JSON in plain words, without the parser's own terms. */
 final class JsonWords {
     private JsonWords() {}
 

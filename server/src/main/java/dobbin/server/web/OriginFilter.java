@@ -24,7 +24,7 @@ class OriginFilter extends OncePerRequestFilter {
     private static final String CONTENT_POLICY = "default-src 'self'; img-src 'self' blob: data:; style-src 'self'"
             + " 'unsafe-inline'; font-src 'self' data:; media-src 'self' blob:; worker-src 'self' blob:; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
-    /** What no page of ours asks for. */
+    /** Browser features that no page of the interface uses. */
     private static final String FEATURES =
             "camera=(), microphone=(), geolocation=(), payment=(), usb=(), display-capture=()";
 

@@ -42,7 +42,7 @@ class Problems extends ResponseEntityExceptionHandler {
         return answer.body(problem(e.status(), "Refused", e.getMessage()));
     }
 
-    /** What was asked for may be asked for again: an edit says on which revision it was made. */
+    /** The request may be repeated: an edit names the revision it was made on. */
     @ExceptionHandler({
         DataAccessResourceFailureException.class,
         RecoverableDataAccessException.class,

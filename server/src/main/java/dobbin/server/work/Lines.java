@@ -159,7 +159,7 @@ public final class Lines {
                 .findFirst();
     }
 
-    /** Whoever was served goes to the end. */
+    /** A person who was served goes to the end of the line. */
     private void begin(int urgency, String whose) {
         Map<String, Deque<Runnable>> lines = waiting.get(urgency);
         Deque<Runnable> line = lines.remove(whose);

@@ -16,13 +16,13 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class Turns {
-    /** What work is for. */
+    /** How soon the result is needed. */
     public enum Urgency {
         /** Somebody waits for this very picture. */
         NOW,
-        /** It is in view. */
+        /** The result is in view. */
         SEEN,
-        /** It will be wanted. */
+        /** The result will be needed later. */
         LATER
     }
 

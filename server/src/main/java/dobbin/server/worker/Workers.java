@@ -77,7 +77,7 @@ public class Workers implements SvgRenderer {
         tryTypeface(Content.of(file));
     }
 
-    /** As above. The file comes into memory in the worker process alone. */
+    /** Tries a typeface file, which comes into memory in the worker process alone. @throws UnusableTypeface where it cannot be used */
     public void tryTypeface(Path file) throws UnusableTypeface {
         tryTypeface(Content.of(file));
     }
@@ -200,7 +200,7 @@ public class Workers implements SvgRenderer {
             }
         }
 
-        /** One that ends itself as it is asked can be followed by another. @throws Unanswered where it ended for another reason */
+        /** Returns if the process ended itself as unused just before it was asked. @throws Unanswered where it ended for another reason */
         private void checkEndedAsUnused(IOException cause) throws InterruptedException, Unanswered {
             all.remove(process);
             int code = process.exitCode();

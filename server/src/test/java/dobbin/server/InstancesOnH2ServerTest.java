@@ -3,8 +3,8 @@ package dobbin.server;
 import org.junit.jupiter.api.Tag;
 
 @Tag("long")
-class NeighborsOnH2ServerTest extends NeighborsContract {
-    NeighborsOnH2ServerTest() {
+class InstancesOnH2ServerTest extends InstancesContract {
+    InstancesOnH2ServerTest() {
         super(H2Server.started().newDatabase());
     }
 }

@@ -1,4 +1,4 @@
-package dobbin.server.neighbors;
+package dobbin.server.instances;
 
 import jakarta.annotation.PreDestroy;
 import java.util.Optional;
@@ -14,7 +14,7 @@ import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Tells the other Dobbins on the same database what happened here, and hears of them. On one's own there is nobody to tell. */
+/** Sends changes to the other instances on the same database, and publishes theirs here. On a file, which one instance opens alone, it does nothing. */
 @Component
 public class OtherInstances {
     private static final Logger LOG = LoggerFactory.getLogger(OtherInstances.class);
@@ -30,10 +30,10 @@ public class OtherInstances {
         this.json = json;
     }
 
-    /** Told to the rest of the application when something happened to a reel in another Dobbin. */
+    /** Event: a reel changed on another instance. */
     public record RemoteChange(String reel, String event, JsonNode data) {}
 
-    /** Told when something may have happened elsewhere that was not heard of. */
+    /** Event: changes on other instances may have been missed while the connection was down. */
     public record ChangesMissed() {}
 
     private record Message(String from, String reel, String event, Object data) {}
@@ -46,7 +46,7 @@ public class OtherInstances {
         try {
             channel.get().tell(json.writeValueAsString(new Message(own, reel, event, data)));
         } catch (DataAccessException e) {
-            LOG.warn("Other Dobbins could not be told of a change", e);
+            LOG.warn("Other instances could not be told of a change", e);
         }
     }
 
@@ -58,7 +58,7 @@ public class OtherInstances {
                         told.get("reel").asString(), told.get("event").asString(), told.get("data")));
             }
         } catch (JacksonException | NullPointerException e) {
-            LOG.warn("Something was told that no Dobbin tells", e);
+            LOG.warn("Something was told that no instance sends", e);
         }
     }
 

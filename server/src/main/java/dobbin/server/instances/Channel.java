@@ -1,8 +1,8 @@
-package dobbin.server.neighbors;
+package dobbin.server.instances;
 
 import java.util.function.Consumer;
 
-/** A way from one Dobbin to all that work with the same database, itself too. */
+/** A way from one instance to all that work with the same database, itself too. */
 interface Channel {
     void tell(String message);
 

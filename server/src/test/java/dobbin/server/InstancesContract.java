@@ -23,9 +23,9 @@ import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
 
-/** What two Dobbins on one database know of one another. {@code -Dedits=1000} for many edits. */
+/** What two instances on one database know of one another. {@code -Dedits=1000} for many edits. */
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
-abstract class NeighborsContract {
+abstract class InstancesContract {
     private static final int EDITS = Integer.getInteger("edits", 100);
 
     @RegisterExtension
@@ -34,7 +34,7 @@ abstract class NeighborsContract {
     @RegisterExtension
     private final RunningServer other;
 
-    NeighborsContract(String database) {
+    InstancesContract(String database) {
         this.one = new RunningServer().at(database);
         this.other = new RunningServer().at(database);
     }

@@ -1,11 +1,11 @@
-package dobbin.server.neighbors;
+package dobbin.server.instances;
 
 import java.util.Optional;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
-/** Which channel a database has: none where it is a file, which one Dobbin alone can open. */
+/** Which channel a database has: none where it is a file, which one instance alone can open. */
 @Repository
 class ChannelStore {
     private static final String POSTGRESQL = "jdbc:postgresql:";

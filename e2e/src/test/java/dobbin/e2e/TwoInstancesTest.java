@@ -22,7 +22,7 @@ import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 
 /** Two processes on one PostgreSQL database, and two browsers, one in front of each. */
-class TwoDobbinsTest {
+class TwoInstancesTest {
     private static final String DATABASE = "--dobbin.database=";
     private static final int ROUNDS = 3;
     private static final String DELAY = "Delay of frame 1";
@@ -114,7 +114,7 @@ class TwoDobbinsTest {
 
     @Tag("long")
     @Test
-    void aDeliveryWhoseDobbinIsKilledArrivesAtTheOther() throws Exception {
+    void aDeliveryWhoseInstanceIsKilledArrivesAtTheOther() throws Exception {
         Api api = new Api(one.address());
         List<String> stills = new ArrayList<>();
         for (DemoFile file : SkerryPoint.sunrise().files()) {

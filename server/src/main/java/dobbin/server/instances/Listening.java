@@ -1,4 +1,4 @@
-package dobbin.server.neighbors;
+package dobbin.server.instances;
 
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
@@ -21,7 +21,7 @@ final class Listening {
 
     /** @param missed called each time it has begun again */
     void begin(Ear ear, Runnable missed) {
-        thread = new Thread(() -> againAndAgain(ear, missed), "neighbors");
+        thread = new Thread(() -> againAndAgain(ear, missed), "instances");
         thread.setDaemon(true);
         thread.start();
     }
@@ -43,7 +43,7 @@ final class Listening {
                 ear.listen(again ? missed : () -> {});
             } catch (Exception e) {
                 if (!stopped) {
-                    LOG.warn("Other Dobbins are not heard of until the database answers again: {}", e.getMessage());
+                    LOG.warn("Other instances are not heard of until the database answers again: {}", e.getMessage());
                     LockSupport.parkNanos(BEFORE_TRYING_AGAIN_NANOS);
                 }
             }

@@ -1,4 +1,4 @@
-package dobbin.server.neighbors;
+package dobbin.server.instances;
 
 import java.sql.Connection;
 import java.sql.DriverManager;

@@ -1,0 +1,20 @@
+package dobbin.e2e;
+
+import com.microsoft.playwright.Page;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** Tests of a page: the application with an empty shelf, and a browser that shows it. */
+abstract class BrowserTest {
+    @RegisterExtension
+    static final Visit visit = new Visit();
+
+    Page page;
+    Sheet sheet;
+
+    @BeforeEach
+    void openTheShelf() {
+        page = visit.page();
+        sheet = new Sheet(page);
+    }
+}

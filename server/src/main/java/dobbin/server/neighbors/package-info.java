@@ -1,2 +1,0 @@
-/** Other Dobbins that work with the same database: what happens in one is told to the others. */
-package dobbin.server.neighbors;

@@ -1,0 +1,7 @@
+package dobbin.server;
+
+class InstancesOnPostgresTest extends InstancesContract {
+    InstancesOnPostgresTest() {
+        super(Postgres.started().newDatabase());
+    }
+}

@@ -1,7 +1,0 @@
-package dobbin.server;
-
-class NeighborsOnPostgresTest extends NeighborsContract {
-    NeighborsOnPostgresTest() {
-        super(Postgres.started().newDatabase());
-    }
-}
