@@ -35,8 +35,9 @@ public final class SeriesFile {
         return formatOf(file).bytesToRead(file, limits);
     }
 
-    private static SeriesFormat formatOf(byte[] file) throws UnreadablePicture {
-        return format(file).orElseThrow(() -> new UnreadablePicture("is no file of several pictures"));
+    /** A file of no known format goes to the reader of GIFs, which says where it differs from one. */
+    private static SeriesFormat formatOf(byte[] file) {
+        return format(file).orElseGet(GifSeries::new);
     }
 
     private static Optional<SeriesFormat> format(byte[] head) {
