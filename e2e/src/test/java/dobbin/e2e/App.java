@@ -99,6 +99,8 @@ final class App implements AutoCloseable {
                 "-Xmx" + heap,
                 "-XX:G1HeapRegionSize=8m",
                 "-Djdk.nio.maxCachedBufferSize=262144",
+                "-XX:+IgnoreUnrecognizedVMOptions",
+                "-XX:TrimNativeHeapInterval=60000",
                 "-Dspring.aot.enabled=true",
                 "-jar",
                 System.getProperty("dobbin.app"),
