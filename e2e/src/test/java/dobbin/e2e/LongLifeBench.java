@@ -9,6 +9,7 @@ import dobbin.skerry.SkerryPoint;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
@@ -25,7 +26,7 @@ import tools.jackson.databind.JsonNode;
 
 /**
  * Twenty people work for long: they edit, look, draw, bring pictures, deliver, and remove reels. Prints what the process has of
- * everything every so often, and after all have left. Not a test of every run: {@code -Dtest=LongLifeBench}, with {@code -Dminutes=120
+ * everything every so often, and after all have left; the lines are also kept in {@code target/long-life.csv}. Not a test of every run: {@code -Dtest=LongLifeBench}, with {@code -Dminutes=120
  * -Dpeople=20}.
  */
 @Bench
@@ -36,6 +37,7 @@ class LongLifeBench {
     private static final long AFTERWARDS_MINUTES = 10;
     private static final List<DemoFile> STILLS = SkerryPoint.sunrise().files().subList(0, 12);
     private static final Size NOISE = new Size(1200, 900);
+    private static final Path SAID = Path.of("target", "long-life.csv");
     private static final String STROKE = """
             {"frames":[%s],"mark":{"type":"stroke","pen":{"color":"b23a24","opacity":100,"softness":0,"hard":false,"erases":false},
              "points":[%d,%d,9,%d,%d,9,300,200,4],"mirroring":"NONE"}}""";
@@ -61,9 +63,8 @@ class LongLifeBench {
                 Random random = new Random(i);
                 all.add(threads.submit(() -> work(person, random)));
             }
-            System.out.println(
-                    "minute, requests, failures, heap after a collection, RSS, threads, files, data file (MB)");
-            for (long minute = 0; minute <= MINUTES; minute += BETWEEN_LOOKS_MINUTES) {
+            say("minute, requests, failures, heap after a collection, RSS, threads, files, data file (MB)");
+            for (long minute = 0; minute < MINUTES; minute += BETWEEN_LOOKS_MINUTES) {
                 print(minute);
                 watch(Duration.ofMinutes(BETWEEN_LOOKS_MINUTES));
             }
@@ -71,12 +72,12 @@ class LongLifeBench {
             for (Future<?> each : all) {
                 each.get();
             }
-            System.out.println("all have left");
+            say("all have left");
             for (long minute = 0; minute <= AFTERWARDS_MINUTES; minute += 2) {
                 print(minute);
                 watch(Duration.ofMinutes(2));
             }
-            System.out.printf("RSS at most %d MB, %d failures%n", highestResident / 1_000_000, failures.get());
+            say("RSS at most %d MB, %d failures".formatted(highestResident / 1_000_000, failures.get()));
         } finally {
             threads.shutdownNow();
             app.close();
@@ -101,17 +102,23 @@ class LongLifeBench {
                 .orElse("")
                 .replaceAll(".*used (\\d+)K.*", "$1");
         try (Stream<Path> files = Files.list(Path.of("/proc/" + app.pid() + "/fd"))) {
-            System.out.printf(
-                    "%d, %d, %d, %d, %d, %d, %d, %d%n",
-                    minute,
-                    done.get(),
-                    failures.get(),
-                    Long.parseLong(heap) / 1_000,
-                    status("VmRSS") / 1_000,
-                    status("Threads"),
-                    files.count(),
-                    Files.size(data.resolve("dobbin.mv.db")) / 1_000_000);
+            say("%d, %d, %d, %d, %d, %d, %d, %d"
+                    .formatted(
+                            minute,
+                            done.get(),
+                            failures.get(),
+                            Long.parseLong(heap) / 1_000,
+                            status("VmRSS") / 1_000,
+                            status("Threads"),
+                            files.count(),
+                            Files.size(data.resolve("dobbin.mv.db")) / 1_000_000));
         }
+    }
+
+    /** Also in a file, which outlives whatever happens to the run. */
+    private static void say(String line) throws IOException {
+        System.out.println(line);
+        Files.writeString(SAID, line + "\n", StandardOpenOption.CREATE, StandardOpenOption.APPEND);
     }
 
     private static String told(String... command) throws Exception {
