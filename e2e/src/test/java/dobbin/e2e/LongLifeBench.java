@@ -107,8 +107,8 @@ class LongLifeBench {
                             minute,
                             done.get(),
                             failures.get(),
-                            Long.parseLong(heap) / 1_000,
-                            status("VmRSS") / 1_000,
+                            Long.parseLong(heap) * 1024 / 1_000_000,
+                            status("VmRSS") * 1024 / 1_000_000,
                             status("Threads"),
                             files.count(),
                             Files.size(data.resolve("dobbin.mv.db")) / 1_000_000));
