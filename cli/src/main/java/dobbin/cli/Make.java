@@ -69,7 +69,7 @@ final class Make implements Callable<Integer> {
     private DeliveryOptions delivery;
 
     @Mixin
-    private AlignedStills liningUp;
+    private AlignedStills alignedStills;
 
     @Option(
             names = "--plays",
@@ -234,7 +234,7 @@ final class Make implements Callable<Integer> {
     private Ingredients ingredients(FormFiles files) throws IOException {
         PrintWriter err = spec.commandLine().getErr();
         if (WorkFile.isOne(source)) {
-            if (liningUp.isWanted()) {
+            if (alignedStills.isWanted()) {
                 throw new EditRejected(
                         "--line-up", "is for a folder of stills; a working file has them where they lie");
             }
@@ -245,8 +245,8 @@ final class Make implements Callable<Integer> {
         if (stills.stills().isEmpty()) {
             throw new EditRejected(source.toString(), "holds no picture that can be read");
         }
-        if (liningUp.isWanted()) {
-            stills.lineUp(liningUp, report, err);
+        if (alignedStills.isWanted()) {
+            stills.lineUp(alignedStills, report, err);
         }
         return new Ingredients(Edit.apply(new AddStills(stills.stills(), 0), Reel.empty("made")), stills.pictures());
     }

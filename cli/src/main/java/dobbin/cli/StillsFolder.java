@@ -59,10 +59,10 @@ final class StillsFolder {
     }
 
     /** Lays the stills over one another; their pictures have one size from then on. */
-    void lineUp(AlignedStills liningUp, boolean tells, PrintWriter err) {
+    void lineUp(AlignedStills alignedStills, boolean tells, PrintWriter err) {
         List<Raster> before =
                 stills.stream().map(still -> rasters.get(still.picture())).toList();
-        List<Raster> linedUp = liningUp.linedUp(stills, before, tells, err);
+        List<Raster> linedUp = alignedStills.linedUp(stills, before, tells, err);
         for (int i = 0; i < stills.size(); i++) {
             NewStill still = stills.get(i);
             rasters.put(still.picture(), linedUp.get(i));

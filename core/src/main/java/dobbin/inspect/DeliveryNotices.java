@@ -23,12 +23,12 @@ final class DeliveryNotices {
     private static final int SLOWEST_PERCENT = 10_000;
 
     private final Reel reel;
-    private final InspectedFrames sight;
+    private final InspectedFrames inspected;
     private final FrameWords words;
 
-    DeliveryNotices(Reel reel, InspectedFrames sight) {
+    DeliveryNotices(Reel reel, InspectedFrames inspected) {
         this.reel = reel;
-        this.sight = sight;
+        this.inspected = inspected;
         this.words = new FrameWords(reel);
     }
 
@@ -39,7 +39,7 @@ final class DeliveryNotices {
                 .map(each -> 10 * Viewers.shownHundredths(each))
                 .toArray();
         boolean repeats = reel.plays().times() != 1;
-        return Flashes.in(place -> sight.small(delivered.get(place)), shown, repeats, reel.deliveredSize()).stream()
+        return Flashes.in(place -> inspected.small(delivered.get(place)), shown, repeats, reel.deliveredSize()).stream()
                 .map(found -> flashes(found, delivered))
                 .toList();
     }

@@ -21,14 +21,14 @@ public record Inspection(double[] changes, Rhythm rhythm, List<Notice> notices) 
     private static final double MOST_STEPS = 0.75;
 
     /** Looks at every frame, and at all pairs of them where the seam is a cut. */
-    public static Inspection of(Reel reel, InspectedFrames sight) {
+    public static Inspection of(Reel reel, InspectedFrames inspected) {
         List<Frame> loop = reel.loop();
         double[] steps = new double[loop.size()];
         for (int i = 0; i < steps.length; i++) {
-            steps[i] = sight.change(loop.get((i + steps.length - 1) % steps.length), loop.get(i));
+            steps[i] = inspected.change(loop.get((i + steps.length - 1) % steps.length), loop.get(i));
         }
-        Rhythm rhythm = Rhythm.of(steps, isRowOfCuts(loop, sight));
-        List<Notice> notices = new NoticeFinder(reel, sight, rhythm)
+        Rhythm rhythm = Rhythm.of(steps, isRowOfCuts(loop, inspected));
+        List<Notice> notices = new NoticeFinder(reel, inspected, rhythm)
                 .find().stream()
                         .filter(notice -> !reel.dismissed().contains(notice.key()))
                         .toList();
@@ -36,15 +36,15 @@ public record Inspection(double[] changes, Rhythm rhythm, List<Notice> notices) 
     }
 
     /** Whether most steps are cuts. In motion most of the picture stays; from one photograph to another, hardly a pixel does. */
-    private static boolean isRowOfCuts(List<Frame> loop, InspectedFrames sight) {
+    private static boolean isRowOfCuts(List<Frame> loop, InspectedFrames inspected) {
         long cuts = IntStream.range(0, loop.size())
-                .filter(i -> isCut(loop.get(i), loop.get((i + 1) % loop.size()), sight))
+                .filter(i -> isCut(loop.get(i), loop.get((i + 1) % loop.size()), inspected))
                 .count();
         return loop.size() > 1 && cuts >= MOST_STEPS * loop.size();
     }
 
-    private static boolean isCut(Frame a, Frame b, InspectedFrames sight) {
-        return !sight.same(a, b) && sight.coarse(a).shareChanged(sight.coarse(b), CHANGED) >= MOST_PIXELS;
+    private static boolean isCut(Frame a, Frame b, InspectedFrames inspected) {
+        return !inspected.same(a, b) && inspected.coarse(a).shareChanged(inspected.coarse(b), CHANGED) >= MOST_PIXELS;
     }
 
     private static double[] forAll(List<Frame> frames, double[] steps) {

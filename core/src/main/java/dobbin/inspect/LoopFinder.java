@@ -40,9 +40,9 @@ public final class LoopFinder {
     }
 
     /** @return the best stretch, if that closes smoothly; none of fewer than 8 frames */
-    static Optional<Stretch> best(List<Frame> loop, InspectedFrames sight, Rhythm rhythm) {
-        List<Sample> samples = loop.stream().map(sight::coarse).toList();
-        return best(samples, rhythm.usual(), LENGTH_WEIGHT, (a, b) -> sight.change(loop.get(a), loop.get(b)));
+    static Optional<Stretch> best(List<Frame> loop, InspectedFrames inspected, Rhythm rhythm) {
+        List<Sample> samples = loop.stream().map(inspected::coarse).toList();
+        return best(samples, rhythm.usual(), LENGTH_WEIGHT, (a, b) -> inspected.change(loop.get(a), loop.get(b)));
     }
 
     /**

@@ -49,9 +49,9 @@ public record Notice(String key, Kind kind, List<Integer> frames, String says, S
 
     static Notice of(Reel reel, Kind kind, List<Frame> frames, String says, String act, Edit fix) {
         StringBuilder about = new StringBuilder();
-        RenderKeys looks = new RenderKeys(reel);
+        RenderKeys keys = new RenderKeys(reel);
         for (Frame frame : frames) {
-            about.append(frame.id()).append(' ').append(looks.of(frame)).append('\n');
+            about.append(frame.id()).append(' ').append(keys.of(frame)).append('\n');
         }
         String key = kind + " " + ContentName.of(about.toString()).substring(0, KEY_DIGITS);
         return new Notice(key, kind, frames.stream().map(Frame::id).toList(), says, act, fix);

@@ -36,21 +36,21 @@ final class NoticeFinder {
 
     private final Reel reel;
     private final List<Frame> loop;
-    private final InspectedFrames sight;
+    private final InspectedFrames inspected;
     private final Rhythm rhythm;
     private final FrameWords words;
 
-    NoticeFinder(Reel reel, InspectedFrames sight, Rhythm rhythm) {
+    NoticeFinder(Reel reel, InspectedFrames inspected, Rhythm rhythm) {
         this.reel = reel;
         this.loop = reel.loop();
-        this.sight = sight;
+        this.inspected = inspected;
         this.rhythm = rhythm;
         this.words = new FrameWords(reel);
     }
 
     List<Notice> find() {
         List<Notice> found = new ArrayList<>();
-        DeliveryNotices ofTheFile = new DeliveryNotices(reel, sight);
+        DeliveryNotices ofTheFile = new DeliveryNotices(reel, inspected);
         found.addAll(ofTheFile.flashes());
         ofTheFile.hidden().ifPresent(found::add);
         bareCanvas().ifPresent(found::add);
@@ -112,13 +112,13 @@ final class NoticeFinder {
         return standingOut(i -> isBlank(loop.get(i))
                         && !isBlank(before(i))
                         && !isBlank(after(i))
-                        && sight.coarse(before(i)).spread() > MANY_COLORS)
+                        && inspected.coarse(before(i)).spread() > MANY_COLORS)
                 .mapToObj(i -> outOfTheLoop(Kind.BLANK, loop.get(i), " is blank: it flashes once a loop."))
                 .toList();
     }
 
     private boolean isBlank(Frame frame) {
-        return frame.content() instanceof Still && sight.coarse(frame).spread() < ONE_COLOR;
+        return frame.content() instanceof Still && inspected.coarse(frame).spread() < ONE_COLOR;
     }
 
     private List<Notice> strangers() {
@@ -132,7 +132,7 @@ final class NoticeFinder {
         double here = Math.min(rhythm.changes()[i], rhythm.changes()[(i + 1) % loop.size()]);
         return loop.get(i).content() instanceof Still
                 && here > Math.max(MUCH, TIMES_USUAL * rhythm.usual())
-                && sight.change(before(i), after(i)) < here / 2;
+                && inspected.change(before(i), after(i)) < here / 2;
     }
 
     private IntStream standingOut(java.util.function.IntPredicate how) {
@@ -188,7 +188,7 @@ final class NoticeFinder {
         if (rhythm.seam() != Rhythm.Seam.VISIBLE && rhythm.seam() != Rhythm.Seam.JUMP) {
             return Optional.empty();
         }
-        Optional<LoopFinder.Stretch> found = LoopFinder.best(loop, sight, rhythm)
+        Optional<LoopFinder.Stretch> found = LoopFinder.best(loop, inspected, rhythm)
                 .filter(best -> best.seamRatio() <= MUCH_BETTER * rhythm.seamRatio());
         return found.map(best -> {
             List<Frame> kept = loop.subList(best.from(), best.to());

@@ -106,8 +106,8 @@ public final class Slim {
     }
 
     /** @return the name of what {@link #encode} makes of the reel: where it is the same, so is that */
-    public static String nameOfEncoded(Reel reel, RenderKeys looks) {
-        return looks.ofEncoding();
+    public static String nameOfEncoded(Reel reel, RenderKeys keys) {
+        return keys.ofEncoding();
     }
 
     /** @param encoded of this reel, or of one that differs in nothing but delays, plays and comment */

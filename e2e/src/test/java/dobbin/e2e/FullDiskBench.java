@@ -13,7 +13,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import tools.jackson.databind.JsonNode;
 
 /**
  * A disk that becomes full: that of the data folder, with the usual reserve, where Dobbin refuses in time, and with none, where the
@@ -32,8 +31,7 @@ class FullDiskBench {
     private Path folder;
 
     private Api api;
-    private String reel;
-    private int revision;
+    private RenamedReel reel;
 
     @ParameterizedTest
     @ValueSource(strings = {"32MB", "0B"})
@@ -73,9 +71,7 @@ class FullDiskBench {
 
     private void becomeFull(App app) throws IOException {
         api = new Api(app.address());
-        JsonNode made = api.post("/api/reels/empty", "{\"name\":\"Tide\",\"width\":60,\"height\":40}");
-        reel = "/api/reels/" + made.get("id").asString();
-        revision = made.get("revision").asInt();
+        reel = new RenamedReel(api);
         String refusal = fill();
         System.out.println("refused: " + refusal);
         assertThat(refusal).contains("The disk is full").contains("do this again");
@@ -86,7 +82,7 @@ class FullDiskBench {
         edit();
         api.upload("After.png", Stills.noise(NOISE, -1));
         look();
-        System.out.println("revision " + revision + " after room was made");
+        System.out.println("revision " + reel.revision() + " after room was made");
     }
 
     /** @return the sentence of the first refusal */
@@ -105,12 +101,7 @@ class FullDiskBench {
     /** Where it is refused, nothing has changed. */
     private void edit() throws IOException {
         try {
-            revision = api.post(
-                            reel + "/edits",
-                            "{\"base\":%d,\"edit\":{\"type\":\"rename\",\"name\":\"Tide %d\"}}"
-                                    .formatted(revision, revision + 1))
-                    .get("revision")
-                    .asInt();
+            reel.edit();
         } catch (Api.Refused e) {
             System.out.println("an edit: " + e.getMessage());
             assertThat(e.status).isIn(503, 507);
@@ -118,9 +109,7 @@ class FullDiskBench {
     }
 
     private void look() throws IOException {
-        JsonNode now = api.get(reel);
-        assertThat(now.get("revision").asInt()).isEqualTo(revision);
-        assertThat(now.get("name").asString()).isEqualTo("Tide " + revision);
+        reel.assertAllIsThere();
         assertThat(api.get("/api/reels").get("reels")).hasSize(1);
     }
 }

@@ -11,7 +11,6 @@ import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
-import dobbin.server.Bench;
 import dobbin.still.DecodeLimits;
 import dobbin.still.StillReader;
 import dobbin.still.UnreadablePicture;
@@ -21,7 +20,6 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** What a person does on the Move bench, and what the reel is then. */
-@Bench
 final class MoveBench {
     static final Size CANVAS = new Size(240, 160);
 

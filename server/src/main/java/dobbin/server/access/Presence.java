@@ -14,12 +14,12 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class Presence {
-    private final PasswordCheck door;
+    private final PasswordCheck passwords;
     private final Rights rights;
     private final SessionRepository<?> sessions;
 
-    Presence(PasswordCheck door, Rights rights, SessionRepository<?> sessions) {
-        this.door = door;
+    Presence(PasswordCheck passwords, Rights rights, SessionRepository<?> sessions) {
+        this.passwords = passwords;
         this.rights = rights;
         this.sessions = sessions;
     }
@@ -31,7 +31,7 @@ public class Presence {
         SignedIn who = SignedIn.who().orElse(null);
         String person = who == null ? null : who.ownName().orElse(null);
         return () -> (id == null || sessions.findById(id) != null)
-                && door.letsIn(who)
+                && passwords.letsIn(who)
                 && rights.of(person, reel) != Right.NOTHING;
     }
 }

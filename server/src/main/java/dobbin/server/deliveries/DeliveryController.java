@@ -112,7 +112,7 @@ class DeliveryController {
     @GetMapping(path = "/api/reels/{id}/files/{file}.gif", produces = MediaType.IMAGE_GIF_VALUE)
     ResponseEntity<byte[]> now(@PathVariable String id, @PathVariable String file) {
         OpenReel open = reels.open(id);
-        if (!open.looks().ofDelivery().equals(file) || open.reel().loop().isEmpty()) {
+        if (!open.keys().ofDelivery().equals(file) || open.reel().loop().isEmpty()) {
             throw new NotFound("This reel would be delivered differently by now.");
         }
         byte[] known = encoder.known(open.seen())
@@ -137,7 +137,7 @@ class DeliveryController {
                         Integer.parseInt(color, 16),
                         frame -> turns.call(
                                 Urgency.LATER,
-                                () -> drawing.draw(seen.reel(), seen.looks().tracks(), frame, framed)))
+                                () -> drawing.draw(seen.reel(), seen.keys().tracks(), frame, framed)))
                 .stream()
                 .toList();
     }

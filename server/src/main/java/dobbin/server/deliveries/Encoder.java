@@ -84,7 +84,7 @@ public class Encoder {
 
     /** @return what the reel's file is made of, if that is kept */
     public Optional<Encoded> knownEncoding(ReelSnapshot seen) {
-        return encoded.known(Slim.nameOfEncoded(seen.reel(), seen.looks()));
+        return encoded.known(Slim.nameOfEncoded(seen.reel(), seen.keys()));
     }
 
     /** @return draws the reel's frames, each once as long as there is memory for them */
@@ -118,7 +118,7 @@ public class Encoder {
     /** @throws CancellationException from {@code progress} */
     public Delivered encode(ReelSnapshot seen, Progress progress) {
         Reel reel = seen.reel();
-        String name = Slim.nameOfEncoded(reel, seen.looks());
+        String name = Slim.nameOfEncoded(reel, seen.keys());
         while (true) {
             Optional<Encoded> known = encoded.known(name);
             if (known.isPresent()) {
@@ -177,8 +177,8 @@ public class Encoder {
 
     private Raster frame(ReelSnapshot seen, Frame frame, Framed framed) {
         return drawn.get(
-                seen.looks().of(frame) + ' ' + framed,
-                () -> framed.draw(seen.reel(), seen.looks().tracks(), frame, pictures));
+                seen.keys().of(frame) + ' ' + framed,
+                () -> framed.draw(seen.reel(), seen.keys().tracks(), frame, pictures));
     }
 
     @Configuration

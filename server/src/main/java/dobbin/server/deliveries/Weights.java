@@ -105,7 +105,7 @@ class Weights {
 
     /** @return the weight if it is known; else starts to work it out, unless that is under way, and tells listeners */
     WeightView weigh(OpenReel open) {
-        String file = open.looks().ofDelivery();
+        String file = open.keys().ofDelivery();
         if (open.reel().loop().isEmpty()) {
             giveUp(open.id());
             return new WeightView(open.revision(), file, null, 0, 0, null);

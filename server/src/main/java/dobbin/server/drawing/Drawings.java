@@ -228,10 +228,10 @@ public class Drawings {
                 if (nameOf(frame.ink()).equals(name)) {
                     return Optional.of(Renderer.ink(frame.ink(), reel, pictures, reel.canvas()));
                 }
-                if (seen.looks().ofUnderInk(frame).equals(name)) {
+                if (seen.keys().ofUnderInk(frame).equals(name)) {
                     return Optional.of(Renderer.underInk(reel, frame, pictures, seenSize(reel)));
                 }
-                if (seen.looks().ofOverInk(frame).equals(name)) {
+                if (seen.keys().ofOverInk(frame).equals(name)) {
                     return Optional.of(Renderer.overInk(reel, frame, pictures, seenSize(reel)));
                 }
             }

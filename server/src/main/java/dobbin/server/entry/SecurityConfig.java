@@ -46,14 +46,14 @@ class SecurityConfig {
     private static final Duration LONGEST_SESSION = Duration.ofDays(7);
 
     @Bean
-    SecurityFilterChain doors(HttpSecurity http, PasswordCheck door) throws Exception {
+    SecurityFilterChain filterChain(HttpSecurity http, PasswordCheck passwords) throws Exception {
         return http.authorizeHttpRequests(requests -> requests.dispatcherTypeMatchers(
                                 DispatcherType.ASYNC, DispatcherType.ERROR)
                         .permitAll()
                         .requestMatchers("/api/session", "/api/backup", "/api/people")
                         .permitAll()
                         .requestMatchers("/api/**")
-                        .access((who, what) -> new AuthorizationDecision(isLetIn(who.get(), door)))
+                        .access((who, what) -> new AuthorizationDecision(isLetIn(who.get(), passwords)))
                         .anyRequest()
                         .permitAll())
                 .exceptionHandling(
@@ -76,8 +76,8 @@ class SecurityConfig {
     }
 
     /** A session ends when its person is removed or gets another password. */
-    private static boolean isLetIn(Authentication who, PasswordCheck door) {
-        return door.letsIn(who instanceof SignedIn signedIn ? signedIn : null);
+    private static boolean isLetIn(Authentication who, PasswordCheck passwords) {
+        return passwords.letsIn(who instanceof SignedIn signedIn ? signedIn : null);
     }
 
     /** Nobody is known to the framework by name, so no user is made up at the start. */

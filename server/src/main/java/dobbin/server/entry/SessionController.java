@@ -23,15 +23,15 @@ import org.springframework.web.bind.annotation.RestController;
 /** Signing in and out. */
 @RestController
 class SessionController {
-    private final PasswordCheck door;
-    private final SignInThrottle attempts;
+    private final PasswordCheck passwords;
+    private final SignInThrottle throttle;
     private final People people;
     private final SessionSecurityContexts contexts = new SessionSecurityContexts();
 
-    SessionController(PasswordCheck door, SignInThrottle attempts, People people) {
+    SessionController(PasswordCheck passwords, SignInThrottle throttle, People people) {
         this.people = people;
-        this.door = door;
-        this.attempts = attempts;
+        this.passwords = passwords;
+        this.throttle = throttle;
     }
 
     /**
@@ -52,18 +52,18 @@ class SessionController {
     @GetMapping("/api/session")
     SessionView session() {
         return new SessionView(
-                !door.isOpen(),
-                door.asksForNames(),
-                door.isOpen() || isSignedIn(),
+                !passwords.isOpen(),
+                passwords.asksForNames(),
+                passwords.isOpen() || isSignedIn(),
                 SignedIn.name().orElse(null));
     }
 
     @PostMapping("/api/session")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void signIn(@RequestBody SignIn wanted, HttpServletRequest request, HttpServletResponse response) {
-        if (!door.isOpen()) {
+        if (!passwords.isOpen()) {
             String wrong =
-                    door.asksForNames() ? "Nobody has that name with that password." : "That is not the password.";
+                    passwords.asksForNames() ? "Nobody has that name with that password." : "That is not the password.";
             begin(opened(wanted, ClientAddress.of(request), wrong), request, response);
         }
     }
@@ -102,16 +102,17 @@ class SessionController {
     /** Counted as wrong before it is checked: of many at once no more are tried than one after the other. */
     private SignedIn opened(SignIn wanted, String address, String wrong) {
         String name = wanted.name() == null ? "" : wanted.name().strip();
-        Duration wait = attempts.begin(address, name);
+        Duration wait = throttle.begin(address, name);
         if (!wait.isZero()) {
             throw new Refused(
                     HttpStatus.TOO_MANY_REQUESTS,
                     "That was wrong too often. Wait " + (wait.toSeconds() + 1) + " s, then try again.",
                     wait);
         }
-        SignedIn who = door.opened(name, wanted.password() == null ? "" : wanted.password())
+        SignedIn who = passwords
+                .opened(name, wanted.password() == null ? "" : wanted.password())
                 .orElseThrow(() -> new Refused(HttpStatus.FORBIDDEN, wrong));
-        attempts.succeeded(address, name);
+        throttle.succeeded(address, name);
         return who;
     }
 

@@ -29,7 +29,7 @@ class Cards {
     record Card(int looks, String name, int frames, int millis, Size canvas, String cover, String preview) {
         static Card of(ReelSnapshot seen) {
             Reel reel = seen.reel();
-            RenderKeys looks = seen.looks();
+            RenderKeys keys = seen.keys();
             List<Frame> loop = reel.loop();
             boolean empty = loop.isEmpty();
             return new Card(
@@ -38,8 +38,8 @@ class Cards {
                     loop.size(),
                     Arrays.stream(reel.loopDelaysMillis()).sum(),
                     reel.canvas(),
-                    empty ? null : looks.of(loop.get(loop.size() / 2)),
-                    empty ? null : looks.ofLoop());
+                    empty ? null : keys.of(loop.get(loop.size() / 2)),
+                    empty ? null : keys.ofLoop());
         }
     }
 

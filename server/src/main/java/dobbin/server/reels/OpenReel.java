@@ -17,7 +17,7 @@ public record OpenReel(String id, int revision, Instant touched, ReelSnapshot se
         return seen.reel();
     }
 
-    public RenderKeys looks() {
-        return seen.looks();
+    public RenderKeys keys() {
+        return seen.keys();
     }
 }

@@ -6,9 +6,9 @@ import dobbin.render.RenderKeys;
 /**
  * A reel and what its things look like, worked out once for all who ask.
  *
- * @param looks of this very reel
+ * @param keys of this very reel
  */
-public record ReelSnapshot(Reel reel, RenderKeys looks) {
+public record ReelSnapshot(Reel reel, RenderKeys keys) {
     public static ReelSnapshot of(Reel reel) {
         return new ReelSnapshot(reel, new RenderKeys(reel));
     }

@@ -79,7 +79,7 @@ public record ReelView(
             String underInk,
             String overInk) {
 
-        static FrameView of(Reel reel, RenderKeys looks, Frame frame, int hundredths, int shownHundredths) {
+        static FrameView of(Reel reel, RenderKeys keys, Frame frame, int hundredths, int shownHundredths) {
             Size canvas = reel.canvas();
             Still still = frame.content() instanceof Still one ? one : null;
             return new FrameView(
@@ -94,9 +94,9 @@ public record ReelView(
                     still != null && still.leavesBare(canvas),
                     frame.leftOut(),
                     frame.run(),
-                    looks.of(frame),
-                    looks.ofUnderInk(frame),
-                    looks.ofOverInk(frame));
+                    keys.of(frame),
+                    keys.ofUnderInk(frame),
+                    keys.ofOverInk(frame));
         }
     }
 
@@ -107,13 +107,13 @@ public record ReelView(
         int[] delays = reel.loopDelaysMillis();
         int[] hundredths = Hundredths.apportion(delays);
         List<FrameView> frames = new ArrayList<>();
-        RenderKeys looks = open.looks();
+        RenderKeys keys = open.keys();
         int played = 0;
         int fileMillis = 0;
         int loopMillis = 0;
         for (Frame frame : reel.frames()) {
             int held = frame.leftOut() ? 0 : hundredths[played++];
-            frames.add(FrameView.of(reel, looks, frame, held, frame.leftOut() ? 0 : Viewers.shownHundredths(held)));
+            frames.add(FrameView.of(reel, keys, frame, held, frame.leftOut() ? 0 : Viewers.shownHundredths(held)));
             fileMillis += MILLIS_EACH * held;
             loopMillis += frame.leftOut() ? 0 : frame.delayMillis();
         }
@@ -126,7 +126,7 @@ public record ReelView(
                 reel.runs(),
                 reel.backdrop(),
                 reel.cutouts(),
-                reel.cutouts().stream().map(each -> Track.of(each, looks)).toList(),
+                reel.cutouts().stream().map(each -> Track.of(each, keys)).toList(),
                 reel.border(),
                 stillSizes(reel),
                 reel.plays().times(),

@@ -40,8 +40,8 @@ record Track(
         List<String> arts,
         List<Integer> art) {
 
-    static Track of(Cutout cutout, RenderKeys looks) {
-        Tracks tracks = looks.tracks();
+    static Track of(Cutout cutout, RenderKeys renderKeys) {
+        Tracks tracks = renderKeys.tracks();
         List<Pose> poses = tracks.poses(cutout);
         List<Integer> away = new ArrayList<>();
         List<Integer> turns = new ArrayList<>();
@@ -56,7 +56,7 @@ record Track(
             if (cycles) {
                 turns.add(tracks.turn(cutout, i));
             }
-            String name = looks.ofArt(cutout, i);
+            String name = renderKeys.ofArt(cutout, i);
             art.add(arts.computeIfAbsent(name, it -> names.size()));
             if (arts.size() > names.size()) {
                 names.add(name);

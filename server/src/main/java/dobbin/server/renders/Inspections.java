@@ -142,11 +142,11 @@ class Inspections {
     private final class ReelSight implements InspectedFrames {
         private final Reel reel;
         private final Look look;
-        private final RenderKeys looks;
+        private final RenderKeys keys;
 
         ReelSight(OpenReel open, Look look) {
             this.reel = open.reel();
-            this.looks = open.looks();
+            this.keys = open.keys();
             this.look = look;
         }
 
@@ -176,7 +176,7 @@ class Inspections {
         }
 
         private String look(Frame frame) {
-            return looks.of(frame);
+            return keys.of(frame);
         }
 
         private String pair(Frame a, Frame b) {
@@ -200,7 +200,7 @@ class Inspections {
             }
             Framed framed = Framed.of(reel, reel.deliveredSize().reducedTo(SMALL_SIDE));
             return (Raster)
-                    seen.get(look(frame) + ' ' + framed, () -> framed.draw(reel, looks.tracks(), frame, pictures));
+                    seen.get(look(frame) + ' ' + framed, () -> framed.draw(reel, keys.tracks(), frame, pictures));
         }
 
         @Override
@@ -219,7 +219,7 @@ class Inspections {
             }
             return (Sample) seen.get(look(frame) + " " + side, () -> {
                 Size size = reel.canvas().reducedTo(side);
-                return Sample.of(Renderer.draw(reel, looks.tracks(), frame, pictures, size));
+                return Sample.of(Renderer.draw(reel, keys.tracks(), frame, pictures, size));
             });
         }
     }

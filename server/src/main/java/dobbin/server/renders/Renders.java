@@ -73,7 +73,7 @@ class Renders {
                 () -> turns.call(urgency, () -> {
                     Raster raster = reels.findNear(
                                     id,
-                                    seen -> seen.looks()
+                                    seen -> seen.keys()
                                             .frame(key)
                                             .map(frame -> draw(without(seen.reel(), without), frame, width)))
                             .orElseThrow(() -> new NotFound("No frame of this reel looks like that any more."));
@@ -102,7 +102,7 @@ class Renders {
         return turns.call(Urgency.NOW, () -> {
             Raster raster = reels.findNear(
                             id,
-                            seen -> seen.looks()
+                            seen -> seen.keys()
                                     .frame(key)
                                     .map(frame ->
                                             Renderer.draw(seen.reel(), frame, pictures, cuttingSize(seen.reel()))))
@@ -145,10 +145,10 @@ class Renders {
     }
 
     private static Optional<Frame> showing(ReelSnapshot seen, int id, String key) {
-        RenderKeys looks = seen.looks();
+        RenderKeys keys = seen.keys();
         return cutout(seen.reel(), id)
                 .flatMap(cutout -> seen.reel().frames().stream()
-                        .filter(frame -> looks.ofArt(cutout, looks.tracks().index(frame.id()))
+                        .filter(frame -> keys.ofArt(cutout, keys.tracks().index(frame.id()))
                                 .equals(key))
                         .findFirst());
     }
@@ -171,7 +171,7 @@ class Renders {
             Reel reel = reels.findNear(
                             id,
                             seen -> Optional.of(seen.reel())
-                                    .filter(it -> seen.looks().ofLoop().equals(key)))
+                                    .filter(it -> seen.keys().ofLoop().equals(key)))
                     .orElseThrow(() -> new NotFound("This reel does not look like that any more."));
             int width = reel.canvas().reducedTo(PREVIEW_SIDE).width();
             Delivery small = new Delivery(width, PREVIEW_COLORS, Dither.SIERRA_LITE, "", Encoding.USUAL);

@@ -42,7 +42,7 @@ class StageAhead {
 
     /** Somebody waits for the frame that looks like {@code drawn}. */
     void waitedFor(String id, String drawn, int width) {
-        reels.open(id).looks().frame(drawn).ifPresent(frame -> stages.put(id, new Stage(frame.id(), width)));
+        reels.open(id).keys().frame(drawn).ifPresent(frame -> stages.put(id, new Stage(frame.id(), width)));
     }
 
     @EventListener
@@ -65,7 +65,7 @@ class StageAhead {
 
     private void draw(OpenReel open, Frame frame, int width) {
         try {
-            renders.png(open.id(), open.looks().of(frame), width, Set.of(), Urgency.NOW);
+            renders.png(open.id(), open.keys().of(frame), width, Set.of(), Urgency.NOW);
         } catch (RuntimeException | OutOfMemoryError e) {
             // It has changed again meanwhile, or cannot be drawn: whoever asks for it is told.
             LOG.debug("Nothing was drawn ahead for {}", open.id(), e);

@@ -113,7 +113,7 @@ class FilePictures {
             if (i < count) {
                 Frame frame = loop.get((int) ((long) i * loop.size() / count));
                 drawing.add(CompletableFuture.supplyAsync(
-                        () -> Renderer.draw(seen.reel(), seen.looks().tracks(), frame, pictures, size),
+                        () -> Renderer.draw(seen.reel(), seen.keys().tracks(), frame, pictures, size),
                         turns.at(Urgency.SEEN)));
             }
             if (i >= AT_A_TIME && !drawing.isEmpty()) {
@@ -132,7 +132,7 @@ class FilePictures {
 
     private Raster drawn(ReelSnapshot seen, int place) {
         Frame frame = seen.reel().deliveredFrames().get(place);
-        return encoder.drawing(seen).draw(seen.reel(), seen.looks().tracks(), frame, Framed.of(seen.reel()));
+        return encoder.drawing(seen).draw(seen.reel(), seen.keys().tracks(), frame, Framed.of(seen.reel()));
     }
 
     private static Raster heat(Raster drawn, Raster delivered, Reel reel) {

@@ -178,7 +178,7 @@ class SlimController {
 
     private OpenReel asSet(String id, String file) {
         OpenReel open = reels.open(id);
-        if (!open.looks().ofDelivery().equals(file) || open.reel().loop().isEmpty()) {
+        if (!open.keys().ofDelivery().equals(file) || open.reel().loop().isEmpty()) {
             throw new NotFound("This reel would be delivered differently by now.");
         }
         return open;
@@ -189,7 +189,7 @@ class SlimController {
         return reels.findNear(
                         id,
                         seen -> Optional.of(seen)
-                                .filter(it -> it.looks().ofDelivery().equals(file)
+                                .filter(it -> it.keys().ofDelivery().equals(file)
                                         && !it.reel().loop().isEmpty()))
                 .orElseThrow(() -> new NotFound("This reel would be delivered differently by now."));
     }

@@ -80,12 +80,12 @@ class Slimming {
     }
 
     List<TrialView> trials(OpenReel open) {
-        return TrialView.of(store.ofReel(open.id()), open.looks().ofMaterial());
+        return TrialView.of(store.ofReel(open.id()), open.keys().ofMaterial());
     }
 
     /** Keeps what the reel's file as it is set now weighs and looks like, unless that is kept; tells listeners. */
     void keep(OpenReel open, Encoded encoded) {
-        String file = open.id() + ' ' + open.looks().ofDelivery();
+        String file = open.id() + ' ' + open.keys().ofDelivery();
         if (!lookedAt.add(file)) {
             return;
         }
@@ -179,7 +179,7 @@ class Slimming {
     }
 
     private List<TrialStore.Row> known(OpenReel open) {
-        String material = open.looks().ofMaterial();
+        String material = open.keys().ofMaterial();
         return store.ofReel(open.id()).stream()
                 .filter(row -> row.material().equals(material))
                 .toList();
@@ -201,7 +201,7 @@ class Slimming {
         data.needRoom(picture.length);
         TrialStore.Row row = store.insert(
                 open.id(),
-                open.looks().ofMaterial(),
+                open.keys().ofMaterial(),
                 trial,
                 encoded.size().width(),
                 encoded.size().height(),
@@ -224,7 +224,7 @@ class Slimming {
     /** Given up as soon as the file would be another one. */
     private Progress whileSet(OpenReel open) {
         return (done, total) -> {
-            if (!reels.open(open.id()).looks().ofDelivery().equals(open.looks().ofDelivery())) {
+            if (!reels.open(open.id()).keys().ofDelivery().equals(open.keys().ofDelivery())) {
                 throw new CancellationException();
             }
         };
