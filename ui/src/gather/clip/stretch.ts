@@ -55,6 +55,8 @@ export function useStretch(clip: Clip) {
   }
   const settleSoon = useDebounceFn(settle, PAUSE_MILLIS)
   const change = (): void => {
+    // What is still under way was asked of an earlier choice: its answer must not pass for this one's.
+    asked++
     settled.value = false
     void settleSoon()
   }

@@ -6,9 +6,11 @@ import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import dobbin.raster.Raster;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Matcher;
@@ -116,6 +118,30 @@ class ClipsTest extends BrowserTest {
                 IntStream.range(0, chosen).mapToObj(i -> all.get(3 + 2 * i)).toList();
         assertThat(numbers(broughtIn())).isEqualTo(wanted);
         sheet.awaitUndo("Add " + chosen + " stills");
+    }
+
+    /** The server's answer to a choice comes when the next choice was made, and before that one is asked about. */
+    @Test
+    void anAnswerToAnEarlierChoiceIsNotTakenForThatOfThis() throws Exception {
+        drop(RecordedClip.even(page, 30));
+        type("Every n-th", "1");
+        assertThat(sheet.button("Bring in frames")).isEnabled();
+        String all = result().textContent();
+        List<Route> held = new ArrayList<>();
+        page.route("**/api/clips/picks", held::add);
+        page.clock().install();
+        type("Every n-th", "2");
+        page.clock().runFor(100);
+        page.waitForCondition(() -> held.size() == 1);
+        type("Every n-th", "5");
+        page.waitForResponse("**/api/clips/picks", held.get(0)::resume).finished();
+        page.clock().runFor(0);
+        assertThat(sheet.button("Bring in frames")).isDisabled();
+        page.unroute("**/api/clips/picks");
+        page.clock().runFor(100);
+        assertThat(sheet.button("Bring in frames")).isEnabled();
+        assertThat(result()).not().hasText(all);
+        assertThat(broughtIn()).hasSizeLessThanOrEqualTo(30 / 5 + 1);
     }
 
     @Test
