@@ -1,7 +1,13 @@
 /** The floors of src, from the ground up: each may use those before it, and none after it. */
-const FLOORS = ['api', 'ground', 'parts', 'reel', 'stage', 'gather', 'page', 'shelf', 'benches', 'app']
+const FLOORS = ['api', 'ground', 'parts', 'reel', 'stage', 'gather', 'page', 'shelf', 'benches', 'guide', 'app']
 /** Rooms that know nothing of one another, though one floor is over the other. */
-const APART = { page: ['stage', 'gather'], benches: ['page', 'shelf'], shelf: ['reel', 'stage', 'page'], gather: ['stage'] }
+const APART = {
+  page: ['stage', 'gather'],
+  benches: ['page', 'shelf'],
+  shelf: ['reel', 'stage', 'page'],
+  gather: ['stage'],
+  guide: ['api', 'reel', 'stage', 'gather', 'page', 'shelf', 'benches'],
+}
 
 const below = (floor) => FLOORS.slice(0, FLOORS.indexOf(floor)).filter((each) => !(APART[floor] ?? []).includes(each))
 
@@ -26,6 +32,9 @@ export default {
     doNotFollow: { path: 'node_modules' },
     tsPreCompilationDeps: true,
     tsConfig: { fileName: 'tsconfig.json' },
-    enhancedResolveOptions: { extensions: ['.ts', '.vue', '.mjs', '.js', '.css'], conditionNames: ['import', 'types', 'default'] },
+    enhancedResolveOptions: {
+      extensions: ['.ts', '.vue', '.mjs', '.js', '.css'],
+      conditionNames: ['import', 'types', 'default'],
+    },
   },
 }

@@ -1,3 +1,4 @@
+import prettier from 'eslint-config-prettier'
 import vue from 'eslint-plugin-vue'
 import tseslint from 'typescript-eslint'
 
@@ -6,19 +7,19 @@ export default tseslint.config(
   ...tseslint.configs.recommended,
   ...vue.configs['flat/recommended'],
   {
+    files: ['src/**/*.ts', 'src/**/*.vue'],
+    languageOptions: { parserOptions: { projectService: true, extraFileExtensions: ['.vue'] } },
+    rules: {
+      // A promise that nobody waits for hides its failure: `void` says where that is meant.
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': 'error',
+      '@typescript-eslint/await-thenable': 'error',
+    },
+  },
+  {
     files: ['**/*.vue'],
     languageOptions: { parserOptions: { parser: tseslint.parser } },
   },
-  {
-    rules: {
-      'vue/max-attributes-per-line': 'off',
-      'vue/singleline-html-element-content-newline': 'off',
-      'vue/html-self-closing': ['error', { html: { void: 'always' } }],
-      'vue/multi-word-component-names': 'off',
-      'vue/html-closing-bracket-newline': 'off',
-      'vue/html-indent': 'off',
-      'vue/first-attribute-linebreak': 'off',
-      'vue/multiline-html-element-content-newline': 'off',
-    },
-  },
+  { rules: { 'vue/multi-word-component-names': 'off' } },
+  prettier,
 )

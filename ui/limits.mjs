@@ -10,13 +10,18 @@ const limitsOf = ({ minimum, maximum, minItems, maxItems, minLength, maxLength }
 }
 const entries = Object.entries(schemas).map(([schema, { properties = {} }]) => [
   schema,
-  Object.fromEntries(Object.entries(properties).flatMap(([name, property]) => {
-    const limits = limitsOf(property)
-    return limits ? [[name, limits]] : []
-  })),
+  Object.fromEntries(
+    Object.entries(properties).flatMap(([name, property]) => {
+      const limits = limitsOf(property)
+      return limits ? [[name, limits]] : []
+    }),
+  ),
 ])
 const told = Object.fromEntries(entries.filter(([, fields]) => Object.keys(fields).length > 0))
 
-writeFileSync('src/api/limits.ts', `/** Made from openapi.json at each build: what the server takes, by schema and field. */
+writeFileSync(
+  'src/api/limits.ts',
+  `/** Made from openapi.json at each build: what the server takes, by schema and field. */
 export const limits = ${JSON.stringify(told, null, 2)} as const
-`)
+`,
+)

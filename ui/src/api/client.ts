@@ -21,7 +21,9 @@ export async function answer<T>(call: Promise<{ data?: T; error?: unknown; respo
 }
 
 /** @return the part of a request that sends a file as it is; the description knows no type for bytes */
-export const bytesOf = (file: Blob): { headers: Record<string, string>; body: never; bodySerializer: (body: unknown) => BodyInit } => ({
+export const bytesOf = (
+  file: Blob,
+): { headers: Record<string, string>; body: never; bodySerializer: (body: unknown) => BodyInit } => ({
   headers: { 'Content-Type': 'application/octet-stream' },
   body: file as never,
   bodySerializer: (body) => body as Blob,
@@ -46,7 +48,11 @@ export async function drawnPicture(reel: string, draft: Draft, width: number, al
 /** Draws what no cut-out shows yet, alone. */
 export async function drawnArt(reel: string, art: Art, width: number): Promise<Blob> {
   const picture = await answer(
-    api.POST('/api/reels/{id}/arts', { params: { path: { id: reel }, query: { width } }, body: { art }, parseAs: 'blob' }),
+    api.POST('/api/reels/{id}/arts', {
+      params: { path: { id: reel }, query: { width } },
+      body: { art },
+      parseAs: 'blob',
+    }),
   )
   return picture as Blob
 }

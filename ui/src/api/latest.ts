@@ -4,7 +4,10 @@
  *
  * @param take gets the answer, unless a later one came first
  */
-export function latest<Q extends unknown[], T>(ask: (...about: Q) => Promise<T>, take: (told: T, ...about: Q) => void): (...about: Q) => Promise<void> {
+export function latest<Q extends unknown[], T>(
+  ask: (...about: Q) => Promise<T>,
+  take: (told: T, ...about: Q) => void,
+): (...about: Q) => Promise<void> {
   let asked = 0
   let taken = 0
   return async (...about) => {

@@ -26,7 +26,11 @@ export class Problem extends Error {
   }
 
   static from(status: number, body: unknown): Problem {
-    const problem = (typeof body === 'object' && body !== null ? body : {}) as { detail?: string; current?: ReelView; request?: string }
+    const problem = (typeof body === 'object' && body !== null ? body : {}) as {
+      detail?: string
+      current?: ReelView
+      request?: string
+    }
     const detail = problem.detail ?? `The server answered ${status}. Try again.`
     if (status === 401) {
       signedOut.value = true

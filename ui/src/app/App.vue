@@ -40,8 +40,14 @@ function act(): void {
     <vector-side />
     <layers-dialog />
     <key-list :groups="ALL_KEYS" />
-    <v-snackbar :key="said" v-model="shown" :timeout="atFoot?.kind === 'problem' ? 9000 : 5000"
-      :style="{ marginBottom: `${barsBelow}px` }" :role="atFoot?.kind === 'problem' ? 'alert' : 'status'" location="bottom">
+    <v-snackbar
+      :key="said"
+      v-model="shown"
+      :timeout="atFoot?.kind === 'problem' ? 9000 : 5000"
+      :style="{ marginBottom: `${barsBelow}px` }"
+      :role="atFoot?.kind === 'problem' ? 'alert' : 'status'"
+      location="bottom"
+    >
       {{ atFoot?.text }}
       <template #actions>
         <v-btn v-if="atFoot?.action" variant="outlined" @click="act">{{ atFoot.action.label }}</v-btn>

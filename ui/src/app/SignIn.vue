@@ -42,10 +42,22 @@ async function signIn(): Promise<void> {
   <main class="sign-in">
     <form v-if="session" ref="form" aria-label="Sign in" @submit.prevent="signIn">
       <brand />
-      <p class="quiet">{{ named ? 'This Dobbin keeps a shelf for everyone who works with it. Whoever runs it gives out names and passwords.' : 'This Dobbin asks for a password. Whoever runs it can tell you.' }}</p>
+      <p class="quiet">
+        {{
+          named
+            ? 'This Dobbin keeps a shelf for everyone who works with it. Whoever runs it gives out names and passwords.'
+            : 'This Dobbin asks for a password. Whoever runs it can tell you.'
+        }}
+      </p>
       <v-text-field v-if="named" v-model="name" label="Name" autocomplete="username" maxlength="40" hide-details />
-      <v-text-field v-model="password" type="password" label="Password" autocomplete="current-password" hide-details
-        :aria-describedby="problem ? 'sign-in-problem' : undefined" />
+      <v-text-field
+        v-model="password"
+        type="password"
+        label="Password"
+        autocomplete="current-password"
+        hide-details
+        :aria-describedby="problem ? 'sign-in-problem' : undefined"
+      />
       <p v-if="problem" id="sign-in-problem" role="alert">{{ problem }}</p>
       <v-btn type="submit" variant="flat" color="primary" :loading="busy">Sign in</v-btn>
     </form>

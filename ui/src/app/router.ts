@@ -14,6 +14,11 @@ export const router = createRouter({
         ...BENCHES.map(({ name, load }) => ({ path: name, name, component: load })),
       ],
     },
+    {
+      path: '/guide/:page?',
+      component: () => import('@/guide/Guide.vue'),
+      props: ({ params }) => ({ page: params.page ?? '' }),
+    },
     { path: '/:rest(.*)', redirect: { name: 'shelf' } },
   ],
 })

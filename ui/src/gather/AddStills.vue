@@ -16,10 +16,21 @@ const chooser = ref<InstanceType<typeof FileChooser> | null>(null)
 
 <template>
   <span class="add">
-    <v-btn variant="flat" color="primary" :prepend-icon="mdiImagePlusOutline" :disabled="gathering.active"
-      @click="chooser?.chooseFiles()">Choose stills</v-btn>
-    <v-btn variant="outlined" :prepend-icon="mdiFolderOutline" :disabled="gathering.active"
-      @click="chooser?.chooseFolder()">Choose a folder</v-btn>
+    <v-btn
+      variant="flat"
+      color="primary"
+      :prepend-icon="mdiImagePlusOutline"
+      :disabled="gathering.active"
+      @click="chooser?.chooseFiles()"
+      >Choose stills</v-btn
+    >
+    <v-btn
+      variant="outlined"
+      :prepend-icon="mdiFolderOutline"
+      :disabled="gathering.active"
+      @click="chooser?.chooseFolder()"
+      >Choose a folder</v-btn
+    >
     <file-chooser ref="chooser" @take="(files) => gatherInto(files, into)" />
   </span>
 </template>

@@ -28,10 +28,28 @@ defineExpose({ chooseFiles: () => open(true), chooseOne: () => open(false), choo
 
 <template>
   <span class="pickers">
-    <input ref="files" type="file" :multiple="many" accept="image/*,video/*,.ora,.dobbin" class="unseen" tabindex="-1"
-      aria-label="Stills to add" data-test="files" @change="take" @cancel="emit('cancel')" />
-    <input ref="folder" type="file" webkitdirectory class="unseen" tabindex="-1" aria-label="Folder of stills to add"
-      data-test="folder" @change="take" />
+    <input
+      ref="files"
+      type="file"
+      :multiple="many"
+      accept="image/*,video/*,.ora,.dobbin"
+      class="unseen"
+      tabindex="-1"
+      aria-label="Stills to add"
+      data-test="files"
+      @change="take"
+      @cancel="emit('cancel')"
+    />
+    <input
+      ref="folder"
+      type="file"
+      webkitdirectory
+      class="unseen"
+      tabindex="-1"
+      aria-label="Folder of stills to add"
+      data-test="folder"
+      @change="take"
+    />
   </span>
 </template>
 

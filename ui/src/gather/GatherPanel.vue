@@ -6,18 +6,29 @@ import { cancel, dismiss, gathering, shown } from './gathering'
 <template>
   <section v-if="shown" class="panel" aria-label="Reading files" aria-live="polite">
     <div class="head">
-      <b v-if="gathering.active">Reading {{ Math.min(gathering.read + 1, gathering.total) }} of {{ gathering.total }}</b>
+      <b v-if="gathering.active"
+        >Reading {{ Math.min(gathering.read + 1, gathering.total) }} of {{ gathering.total }}</b
+      >
       <b v-else>{{ gathering.summary }}</b>
       <v-btn v-if="gathering.active" size="small" variant="outlined" @click="cancel">Stop</v-btn>
       <template v-else>
-        <v-btn v-if="gathering.again" size="small" variant="outlined" @click="gathering.again()">Try {{
-          gathering.problems.length === 1 ? 'it' : 'these' }} again</v-btn>
+        <v-btn v-if="gathering.again" size="small" variant="outlined" @click="gathering.again()"
+          >Try {{ gathering.problems.length === 1 ? 'it' : 'these' }} again</v-btn
+        >
         <v-btn size="small" variant="outlined" @click="dismiss">Close</v-btn>
       </template>
     </div>
-    <v-progress-linear v-if="gathering.active" :model-value="(gathering.read / gathering.total) * 100" color="success"
-      height="8" rounded aria-label="Files read" />
-    <p v-if="gathering.waiting > 0" class="quiet waiting">{{ gathering.waiting === 1 ? 'Another drop waits' : `${gathering.waiting} more wait` }} for this to end.</p>
+    <v-progress-linear
+      v-if="gathering.active"
+      :model-value="(gathering.read / gathering.total) * 100"
+      color="success"
+      height="8"
+      rounded
+      aria-label="Files read"
+    />
+    <p v-if="gathering.waiting > 0" class="quiet waiting">
+      {{ gathering.waiting === 1 ? 'Another drop waits' : `${gathering.waiting} more wait` }} for this to end.
+    </p>
     <ul v-if="gathering.problems.length + gathering.notes.length > 0">
       <li v-for="problem in gathering.problems" :key="problem" class="problem">
         <v-icon :icon="mdiAlertCircleOutline" size="18" /> <span>{{ problem }}</span>

@@ -9,7 +9,9 @@ const shown = ref(false)
 const flattened = ref(false)
 const title = computed(() => {
   const files = asked.value?.files ?? []
-  return files.length === 1 ? `What becomes of “${files[0]?.name}”?` : `What becomes of these ${files.length} layered files?`
+  return files.length === 1
+    ? `What becomes of “${files[0]?.name}”?`
+    : `What becomes of these ${files.length} layered files?`
 })
 watch(asked, (now) => {
   if (now) shown.value = true
@@ -25,7 +27,13 @@ const done = (): void => asked.value?.answer(flattened.value)
 
 <template>
   <dialog-card v-model="shown" :title="title" verb="Bring in" :done="done" @gone="gone">
-    <v-radio-group v-model="flattened" hide-details color="primary" density="compact" aria-label="What becomes of the layers">
+    <v-radio-group
+      v-model="flattened"
+      hide-details
+      color="primary"
+      density="compact"
+      aria-label="What becomes of the layers"
+    >
       <v-radio :value="false" label="A frame for each layer or group that is visible, the lowest first" />
       <v-radio :value="true" label="One frame, with all visible layers over one another" />
     </v-radio-group>

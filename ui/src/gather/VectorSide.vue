@@ -31,12 +31,37 @@ const done = (): void => asked.value?.answer(side.value)
   <dialog-card v-model="shown" :title="title" verb="Draw" :done="done" @gone="gone">
     <p class="quiet">SVG has no pixels of its own, so it is sharp at any size.</p>
     <div class="sides">
-      <number-field :value="side === OWN_SIZE ? null : side" label="Longer side" labelled suffix="px" :min="1" :max="LARGEST" :step="10"
-        @done="(value) => (side = value)" />
+      <number-field
+        :value="side === OWN_SIZE ? null : side"
+        label="Longer side"
+        labelled
+        suffix="px"
+        :min="1"
+        :max="LARGEST"
+        :step="10"
+        @done="(value) => (side = value)"
+      />
       <div class="chips" role="group" aria-label="Sizes">
-        <v-btn size="small" variant="outlined" class="chip" :active="side === OWN_SIZE" :aria-pressed="side === OWN_SIZE" @click="side = OWN_SIZE">Its own</v-btn>
-        <v-btn v-for="each in SIDES" :key="each" size="small" variant="outlined" class="chip" :active="side === each" :aria-pressed="side === each"
-          @click="side = each">{{ each }}</v-btn>
+        <v-btn
+          size="small"
+          variant="outlined"
+          class="chip"
+          :active="side === OWN_SIZE"
+          :aria-pressed="side === OWN_SIZE"
+          @click="side = OWN_SIZE"
+          >Its own</v-btn
+        >
+        <v-btn
+          v-for="each in SIDES"
+          :key="each"
+          size="small"
+          variant="outlined"
+          class="chip"
+          :active="side === each"
+          :aria-pressed="side === each"
+          @click="side = each"
+          >{{ each }}</v-btn
+        >
       </div>
     </div>
   </dialog-card>

@@ -107,7 +107,9 @@ export class Arriving<Each extends Arrival> {
   private async change(edit: Edit): Promise<void> {
     const told = this.told as ReelView
     const path = { id: told.id }
-    this.told = await answer(api.POST('/api/reels/{id}/edits', { params: { path }, body: { base: told.revision, edit } }))
+    this.told = await answer(
+      api.POST('/api/reels/{id}/edits', { params: { path }, body: { base: told.revision, edit } }),
+    )
     if (useReel().reel?.id === told.id) {
       useReel().take(this.told)
     }
@@ -153,7 +155,11 @@ export class Arriving<Each extends Arrival> {
   private takeFolder(): NewStill[] {
     const { folder } = this.files[this.next] as Each
     const stills: NewStill[] = []
-    for (let ready = this.came.get(this.next); ready && this.files[this.next]?.folder === folder; ready = this.came.get(this.next)) {
+    for (
+      let ready = this.came.get(this.next);
+      ready && this.files[this.next]?.folder === folder;
+      ready = this.came.get(this.next)
+    ) {
       stills.push(...ready)
       this.came.delete(this.next++)
     }

@@ -38,7 +38,9 @@ async function typeToDecode(file: File): Promise<string | null> {
     const brand = text.slice(8, 12)
     return brand.startsWith('avi') ? 'image/avif' : HEIC_BRANDS.includes(brand) ? 'image/heic' : null
   }
-  const isKnown = ['\xFF\xD8\xFF', '\x89PNG', 'GIF8', 'BM', 'II*\0', 'MM\0*', 'PK'].some((start) => text.startsWith(start))
+  const isKnown = ['\xFF\xD8\xFF', '\x89PNG', 'GIF8', 'BM', 'II*\0', 'MM\0*', 'PK'].some((start) =>
+    text.startsWith(start),
+  )
   return isKnown || !file.type.startsWith('image/') || file.type === 'image/svg+xml' ? null : file.type
 }
 
@@ -46,34 +48,57 @@ async function typeToDecode(file: File): Promise<string | null> {
  * @param send gives a PNG to the server
  * @return what came of it; null where the file is the server's to read, or only the server knows why it cannot be
  */
-export async function decodedHere(file: File, limits: LimitsView, signal: AbortSignal, send: (png: Blob) => Promise<FileView>): Promise<FileView | null> {
+export async function decodedHere(
+  file: File,
+  limits: LimitsView,
+  signal: AbortSignal,
+  send: (png: Blob) => Promise<FileView>,
+): Promise<FileView | null> {
   const type = await typeToDecode(file)
   if (type === null) {
     return null
   }
   const source = await opened(file, type).catch(() => null)
   if (source === null) {
-    return type === 'image/heic' ? refused(file, 'is a HEIC photo, which this browser cannot read. Save it as JPEG first; phones and photo programs offer that.') : null
+    return type === 'image/heic'
+      ? refused(
+          file,
+          'is a HEIC photo, which this browser cannot read. Save it as JPEG first; phones and photo programs offer that.',
+        )
+      : null
   }
   try {
     return await sent(file, source, limits, signal, send)
   } catch (failure) {
-    return failure instanceof DOMException && !signal.aborted ? refused(file, 'is damaged and cannot be read. Copy or export it again.') : Promise.reject(failure as Error)
+    return failure instanceof DOMException && !signal.aborted
+      ? refused(file, 'is damaged and cannot be read. Copy or export it again.')
+      : Promise.reject(failure as Error)
   } finally {
     source.close()
   }
 }
 
-async function sent(file: File, source: Source, limits: LimitsView, signal: AbortSignal, send: (png: Blob) => Promise<FileView>): Promise<FileView> {
+async function sent(
+  file: File,
+  source: Source,
+  limits: LimitsView,
+  signal: AbortSignal,
+  send: (png: Blob) => Promise<FileView>,
+): Promise<FileView> {
   if (source.width * source.height > limits.maxMegapixels * 1_000_000) {
-    return refused(file, `is ${source.width} × ${source.height} pixels; at most ${limits.maxMegapixels} megapixels can be read. Make it smaller first.`)
+    return refused(
+      file,
+      `is ${source.width} × ${source.height} pixels; at most ${limits.maxMegapixels} megapixels can be read. Make it smaller first.`,
+    )
   }
   const { encode } = await import('fast-png')
   const count = Math.min(source.count, limits.maxFramesPerFile)
   const stills: NewStill[] = []
   for (let i = 0; i < count && !signal.aborted; i++) {
     const { width, height, rgba, delayMillis } = await source.picture(i)
-    const answered = await send(new Blob([encode({ width, height, data: rgba, channels: 4 }) as Uint8Array<ArrayBuffer>]))
+    const answered = await send(
+      new Blob([encode({ width, height, data: rgba, channels: 4 }) as Uint8Array<ArrayBuffer>]),
+    )
     if (answered.problem !== null) {
       return answered
     }
@@ -86,10 +111,16 @@ async function sent(file: File, source: Source, limits: LimitsView, signal: Abor
   return { stills, notes, problem: null }
 }
 
-const refused = (file: File, clause: string): FileView => ({ stills: [], notes: [], problem: `“${file.name}” ${clause}` })
+const refused = (file: File, clause: string): FileView => ({
+  stills: [],
+  notes: [],
+  problem: `“${file.name}” ${clause}`,
+})
 
 async function opened(file: File, type: string): Promise<Source> {
-  return typeof ImageDecoder !== 'undefined' && (await ImageDecoder.isTypeSupported(type)) ? byDecoder(file, type) : byBitmap(file)
+  return typeof ImageDecoder !== 'undefined' && (await ImageDecoder.isTypeSupported(type))
+    ? byDecoder(file, type)
+    : byBitmap(file)
 }
 
 async function byDecoder(file: File, type: string): Promise<Source> {

@@ -20,29 +20,34 @@ export async function gatherInto(files: Gatherable[], into: Into): Promise<void>
   const works = files.filter(({ file }) => isWork(file))
   await ('open' in into ? openWorks(works, into.open) : refuseWorks(works))
   openInTurn(files.filter(({ file }) => isClip(file)).map(({ file }) => ({ file, into })))
-  return gatherWorth(files.filter(({ file }) => !isClip(file) && !isWork(file)), async (worth, signal) => {
-    const arriving = new Arriving(worth, into)
-    try {
-      const failed = await readAll(await arriving.inOrder(), (index, stills) => arriving.took(index, stills), signal)
-      await arriving.all()
-      gathering.alone = worth.length === 1 ? arriving.single() : null
-      if (failed.length > 0) {
-        gathering.again = () => void gatherInto(failed, arriving.onward())
+  return gatherWorth(
+    files.filter(({ file }) => !isClip(file) && !isWork(file)),
+    async (worth, signal) => {
+      const arriving = new Arriving(worth, into)
+      try {
+        const failed = await readAll(await arriving.inOrder(), (index, stills) => arriving.took(index, stills), signal)
+        await arriving.all()
+        gathering.alone = worth.length === 1 ? arriving.single() : null
+        if (failed.length > 0) {
+          gathering.again = () => void gatherInto(failed, arriving.onward())
+        }
+      } catch (failure) {
+        if (!(failure instanceof Problem) || failure.kind !== 'unreachable') {
+          throw failure
+        }
+        // What was read is put in, where that still can be.
+        await arriving.all().catch(() => undefined)
+        const missing = arriving.missing()
+        const names = listText(missing.map(({ name }) => `“${name}”`))
+        gathering.problems.push(
+          `The server does not answer. ${missing.length === 1 ? 'This file is' : 'These files are'} not in the reel: ${names}.`,
+        )
+        gathering.again = () => void gatherInto(missing, arriving.onward())
       }
-    } catch (failure) {
-      if (!(failure instanceof Problem) || failure.kind !== 'unreachable') {
-        throw failure
-      }
-      // What was read is put in, where that still can be.
-      await arriving.all().catch(() => undefined)
-      const missing = arriving.missing()
-      const names = listText(missing.map(({ name }) => `“${name}”`))
-      gathering.problems.push(`The server does not answer. ${missing.length === 1 ? 'This file is' : 'These files are'} not in the reel: ${names}.`)
-      gathering.again = () => void gatherInto(missing, arriving.onward())
-    }
-    const places = arriving.places()
-    return places.length === 0 ? 'Nothing was added.' : `Added: ${placesText(places)}.`
-  })
+      const places = arriving.places()
+      return places.length === 0 ? 'Nothing was added.' : `Added: ${placesText(places)}.`
+    },
+  )
 }
 
 /** Shows another still on a frame of the open reel. */
@@ -64,13 +69,20 @@ export function gatherFor(files: Gatherable[], use: (stills: NewStill[]) => Prom
 }
 
 /** Files that the system keeps for itself are passed over. */
-async function gatherWorth(files: Gatherable[], gather: (worth: Gatherable[], signal: AbortSignal) => Promise<string>): Promise<void> {
+async function gatherWorth(
+  files: Gatherable[],
+  gather: (worth: Gatherable[], signal: AbortSignal) => Promise<string>,
+): Promise<void> {
   const worth = await layers.settled(await vectorSide.settled(files.filter(({ name }) => !name.startsWith('.'))))
   return worth.length === 0 ? undefined : inTurn(worth.length, (signal) => gather(worth, signal))
 }
 
 /** @param came is told of each file as it is read; @return the files that could not be read */
-async function readAll(files: Gatherable[], came: (index: number, stills: NewStill[]) => void, signal: AbortSignal): Promise<Gatherable[]> {
+async function readAll(
+  files: Gatherable[],
+  came: (index: number, stills: NewStill[]) => void,
+  signal: AbortSignal,
+): Promise<Gatherable[]> {
   const limits = await answer(api.GET('/api/limits'))
   const waiting = files.map((each, index) => ({ ...each, index }))
   const failed: Gatherable[] = []
@@ -111,7 +123,11 @@ async function readAll(files: Gatherable[], came: (index: number, stills: NewSti
 }
 
 /** A file that is too large is not sent at all. @throws Problem where the server does not answer */
-async function readOne({ file, side, flattened }: Gatherable, limits: LimitsView, signal: AbortSignal): Promise<FileView> {
+async function readOne(
+  { file, side, flattened }: Gatherable,
+  limits: LimitsView,
+  signal: AbortSignal,
+): Promise<FileView> {
   try {
     if (isClip(file)) {
       throw new Error(`“${file.name}” is a clip. Bring it in as frames first.`)

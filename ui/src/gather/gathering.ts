@@ -49,7 +49,16 @@ async function run(total: number, gather: (signal: AbortSignal) => Promise<strin
   stopper.value = new AbortController()
   const { signal } = stopper.value
   gathering.waiting--
-  Object.assign(gathering, { active: true, total, read: 0, problems: [], notes: [], summary: '', again: null, alone: null })
+  Object.assign(gathering, {
+    active: true,
+    total,
+    read: 0,
+    problems: [],
+    notes: [],
+    summary: '',
+    again: null,
+    alone: null,
+  })
   try {
     const summary = await gather(signal)
     gathering.summary = signal.aborted ? `Stopped. ${summary}` : summary
@@ -65,7 +74,12 @@ async function run(total: number, gather: (signal: AbortSignal) => Promise<strin
 }
 
 /** Gives one file, or one picture of a clip, to the server. */
-export function sendFile(file: Blob, name: string, signal: AbortSignal, choices: { side?: number; flattened?: boolean } = {}): Promise<FileView> {
+export function sendFile(
+  file: Blob,
+  name: string,
+  signal: AbortSignal,
+  choices: { side?: number; flattened?: boolean } = {},
+): Promise<FileView> {
   return answer(
     api.POST('/api/pictures', {
       params: { query: { name, ...choices } },

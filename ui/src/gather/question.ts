@@ -2,7 +2,10 @@ import { shallowRef } from 'vue'
 import type { Gatherable } from './gatherable'
 
 /** Something to choose of some of the files, before they are read. One question at a time. */
-export function questionOf<Answer>(isMeant: (file: Gatherable) => boolean, answered: (file: Gatherable, answer: Answer) => Gatherable) {
+export function questionOf<Answer>(
+  isMeant: (file: Gatherable) => boolean,
+  answered: (file: Gatherable, answer: Answer) => Gatherable,
+) {
   /** The files it is about, until one has answered. */
   const asked = shallowRef<{ files: Gatherable[]; answer: (answer: Answer | null) => void } | null>(null)
   let turn: Promise<unknown> = Promise.resolve()

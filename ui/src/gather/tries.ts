@@ -17,7 +17,9 @@ export const tryUrl = (kind: Try, place: number): string => `/api/tries/${kind}/
 /** @return files to try something with, as if they had been brought */
 export async function filesToTry(kind: Try): Promise<Gatherable[]> {
   const names = await answer(api.GET('/api/tries/{kind}', { params: { path: { kind } } }))
-  const files = await Promise.all(names.map(async (name, place) => new File([await (await fetch(tryUrl(kind, place))).blob()], name)))
+  const files = await Promise.all(
+    names.map(async (name, place) => new File([await (await fetch(tryUrl(kind, place))).blob()], name)),
+  )
   return (kind === 'CLIP' ? [await clipOf(files)] : files).map((file) => gatherable(file))
 }
 

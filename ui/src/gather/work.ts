@@ -23,7 +23,9 @@ export function openWorks(files: Gatherable[], show: (reel: string) => unknown):
           return 'Nothing was opened.'
         }
         await show(last)
-        return opened.length === 1 ? 'The working file is a new reel.' : `${opened.length} working files are new reels; this is the last.`
+        return opened.length === 1
+          ? 'The working file is a new reel.'
+          : `${opened.length} working files are new reels; this is the last.`
       })
 }
 
@@ -32,7 +34,11 @@ export function refuseWorks(files: Gatherable[]): Promise<void> {
   return files.length === 0
     ? Promise.resolve()
     : inTurn(1, async () => {
-        gathering.problems.push(...files.map(({ name }) => `“${name}” is a working file, a reel of its own. Drop it on the shelf to open it.`))
+        gathering.problems.push(
+          ...files.map(
+            ({ name }) => `“${name}” is a working file, a reel of its own. Drop it on the shelf to open it.`,
+          ),
+        )
         return Promise.resolve('Nothing was added.')
       })
 }

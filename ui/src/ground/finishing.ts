@@ -1,5 +1,6 @@
 /** Fields with a list of choices close it themselves. */
-const TYPED = 'input:not([type=checkbox], [type=radio], [type=range], [type=color], [type=file], [role=combobox]), textarea'
+const TYPED =
+  'input:not([type=checkbox], [type=radio], [type=range], [type=color], [type=file], [role=combobox]), textarea'
 
 /**
  * A value that was typed belongs to what was chosen when it was typed. So a field is left, and says that it changed, before a

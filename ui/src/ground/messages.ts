@@ -51,16 +51,20 @@ export const atFoot = computed(() => (message.value?.kind === 'problem' && ownPl
 
 /** @return the problem to be said in a dialog while it is shown, or empty */
 export function useOwnPlace(shown: Ref<boolean>): ComputedRef<string> {
-  watch(shown, (now, before = false) => {
-    if (now === before) {
-      return
-    }
-    ownPlaces.value += now ? 1 : -1
-    // What was said before is not about it.
-    if (message.value?.kind === 'problem') {
-      message.value = null
-    }
-  }, { immediate: true })
+  watch(
+    shown,
+    (now, before = false) => {
+      if (now === before) {
+        return
+      }
+      ownPlaces.value += now ? 1 : -1
+      // What was said before is not about it.
+      if (message.value?.kind === 'problem') {
+        message.value = null
+      }
+    },
+    { immediate: true },
+  )
   onScopeDispose(() => (ownPlaces.value -= Number(shown.value)))
   return computed(() => (shown.value && message.value?.kind === 'problem' ? message.value.text : ''))
 }

@@ -50,7 +50,7 @@ export const vuetify = createVuetify({
 
 export function toggleTheme(): void {
   const name: ThemeName = vuetify.theme.global.current.value.dark ? 'light' : 'dark'
-  vuetify.theme.change(name)
+  void vuetify.theme.change(name)
   localStorage.setItem(REMEMBERED, name)
 }
 
@@ -64,4 +64,4 @@ function chosen(): ThemeName | null {
 }
 
 /** Where nobody has chosen, the colors are those of the system, also when that changes. */
-DARK.addEventListener('change', () => vuetify.theme.change(firstTheme()))
+DARK.addEventListener('change', () => void vuetify.theme.change(firstTheme()))

@@ -31,11 +31,17 @@ watch([historyShown, () => store.reel?.revision], () => {
 
 <template>
   <dialog-card v-model="historyShown" title="History" :width="480">
-    <p class="quiet mb-3">Everything is kept. Go to any point; what came after stays here until you do something else.</p>
+    <p class="quiet mb-3">
+      Everything is kept. Go to any point; what came after stays here until you do something else.
+    </p>
     <ol aria-label="Steps, the latest first" reversed>
       <li v-for="step in latestFirst" :key="step.number">
-        <button type="button" :class="{ undone: step.number > (history?.current ?? 0) }"
-          :aria-current="step.number === history?.current ? 'step' : undefined" @click="store.goToStep(step.number)">
+        <button
+          type="button"
+          :class="{ undone: step.number > (history?.current ?? 0) }"
+          :aria-current="step.number === history?.current ? 'step' : undefined"
+          @click="store.goToStep(step.number)"
+        >
           <v-icon :icon="mdiCheck" size="18" :class="{ hidden: step.number !== history?.current }" />
           <span class="title">{{ step.title }}</span>
           <span class="quiet">{{ agoText(step.made) }}</span>

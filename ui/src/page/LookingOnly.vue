@@ -29,8 +29,12 @@ async function copy(): Promise<void> {
 
 <template>
   <aside class="looking" aria-label="Whose this reel is">
-    <span>This reel is <b>{{ access?.owner }}’s</b>. You may look at it and take what is made of it, not change it.</span>
-    <v-btn size="small" variant="outlined" :prepend-icon="mdiContentCopy" :loading="busy" @click="copy">Copy it to my shelf</v-btn>
+    <span
+      >This reel is <b>{{ access?.owner }}’s</b>. You may look at it and take what is made of it, not change it.</span
+    >
+    <v-btn size="small" variant="outlined" :prepend-icon="mdiContentCopy" :loading="busy" @click="copy"
+      >Copy it to my shelf</v-btn
+    >
   </aside>
 </template>
 

@@ -27,10 +27,18 @@ function onKey(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <div class="playhead" role="slider" tabindex="0" aria-label="Playhead" aria-valuemin="1"
-    :aria-valuemax="Math.max(1, store.frames.length)" :aria-valuenow="playhead.index + 1"
+  <div
+    class="playhead"
+    role="slider"
+    tabindex="0"
+    aria-label="Playhead"
+    aria-valuemin="1"
+    :aria-valuemax="Math.max(1, store.frames.length)"
+    :aria-valuenow="playhead.index + 1"
     :aria-valuetext="`Frame ${playhead.index + 1} of ${store.frames.length}, ${delayText(playhead.frame?.delayMillis ?? 0)}`"
-    :style="{ transform: `translateX(${at}px)` }" @keydown="onKey">
+    :style="{ transform: `translateX(${at}px)` }"
+    @keydown="onKey"
+  >
     <span class="flag" :class="{ left: nearEnd }">{{ playhead.index + 1 }}</span>
   </div>
 </template>

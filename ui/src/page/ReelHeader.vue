@@ -11,7 +11,6 @@ import Weight from './Weight.vue'
 /** Where one is, the benches, undo, and the weight. */
 defineProps<{ benches: readonly Bench[] }>()
 const store = useReel()
-
 </script>
 
 <template>
@@ -23,16 +22,35 @@ const store = useReel()
       <reel-name v-if="store.reel" />
     </div>
     <nav v-if="store.reel" aria-label="Benches" class="benches">
-      <router-link v-for="bench in benches" :key="bench.name"
-        :to="{ name: bench.name, params: { id: store.reel.id } }" class="bench-link">{{ bench.label }}</router-link>
+      <router-link
+        v-for="bench in benches"
+        :key="bench.name"
+        :to="{ name: bench.name, params: { id: store.reel.id } }"
+        class="bench-link"
+        >{{ bench.label }}</router-link
+      >
     </nav>
     <div v-if="store.reel" class="doing">
-      <v-btn :prepend-icon="mdiUndo" size="small" class="change" aria-label="Undo" :disabled="!store.reel.undo"
+      <v-btn
+        :prepend-icon="mdiUndo"
+        size="small"
+        class="change"
+        aria-label="Undo"
+        :disabled="!store.reel.undo"
         :title="store.reel.undo ? `Undo: ${store.reel.undo} (Ctrl + Z)` : 'Nothing to undo'"
-        @click="store.undo">Undo</v-btn>
-      <v-btn :prepend-icon="mdiRedo" size="small" class="change" aria-label="Redo" :disabled="!store.reel.redo"
+        @click="store.undo"
+        >Undo</v-btn
+      >
+      <v-btn
+        :prepend-icon="mdiRedo"
+        size="small"
+        class="change"
+        aria-label="Redo"
+        :disabled="!store.reel.redo"
         :title="store.reel.redo ? `Redo: ${store.reel.redo} (Ctrl + Shift + Z)` : 'Nothing to redo'"
-        @click="store.redo">Redo</v-btn>
+        @click="store.redo"
+        >Redo</v-btn
+      >
       <v-btn :icon="mdiHistory" size="small" aria-label="History" title="History" @click="historyShown = true" />
       <page-tools />
       <div class="weight-place">

@@ -28,10 +28,21 @@ async function finish(): Promise<void> {
 </script>
 
 <template>
-  <input v-if="editing" ref="field" v-model="text" class="name" aria-label="Name of the reel" :maxlength="limits.Rename.name.max"
-    @blur="finish" @keydown.enter="finish" @keydown.esc.stop="editing = false" />
+  <input
+    v-if="editing"
+    ref="field"
+    v-model="text"
+    class="name"
+    aria-label="Name of the reel"
+    :maxlength="limits.Rename.name.max"
+    @blur="finish"
+    @keydown.enter="finish"
+    @keydown.esc.stop="editing = false"
+  />
   <h1 v-else class="title">
-    <button type="button" class="name" :title="`${store.reel?.name} (rename)`" @click="begin">{{ store.reel?.name }}</button>
+    <button type="button" class="name" :title="`${store.reel?.name} (rename)`" @click="begin">
+      {{ store.reel?.name }}
+    </button>
   </h1>
 </template>
 

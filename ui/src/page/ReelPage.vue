@@ -92,7 +92,9 @@ useReelKeys()
       </template>
       <template v-else>
         <v-progress-circular indeterminate aria-label="Opening the reel" />
-        <p v-if="away" role="status">Dobbin’s server does not answer. Start it again; this page opens the reel by itself.</p>
+        <p v-if="away" role="status">
+          Dobbin’s server does not answer. Start it again; this page opens the reel by itself.
+        </p>
       </template>
     </main>
   </div>

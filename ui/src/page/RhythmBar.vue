@@ -35,7 +35,9 @@ const edges = useEdgeDrag(track, scale)
 const scrub = usePointerDrag()
 const trackWidth = computed(() => scale.value * (total.value + edges.added.value))
 const ticks = computed(() => ticksFor(total.value, zoom.value, trackWidth.value))
-const seam = computed(() => seamWords(store.rhythm, store.rhythm?.complete !== true && store.frames.length > 0, store.rhythmProblem))
+const seam = computed(() =>
+  seamWords(store.rhythm, store.rhythm?.complete !== true && store.frames.length > 0, store.rhythmProblem),
+)
 
 function momentAt(event: PointerEvent): number {
   return (event.clientX - (track.value as HTMLElement).getBoundingClientRect().left) / scale.value
@@ -81,7 +83,12 @@ watch(
   () => {
     const element = view.value
     const at = (playhead.starts[playhead.index] ?? 0) * scale.value
-    if (element && zoom.value > 1 && !pointedAt.value && (at < element.scrollLeft || at > element.scrollLeft + viewWidth.value - 8)) {
+    if (
+      element &&
+      zoom.value > 1 &&
+      !pointedAt.value &&
+      (at < element.scrollLeft || at > element.scrollLeft + viewWidth.value - 8)
+    ) {
       element.scrollLeft = at - 24
     }
   },
@@ -95,8 +102,14 @@ watch(
 <template>
   <section class="rhythm" aria-label="Rhythm of the loop">
     <div ref="view" class="bar">
-      <div ref="track" class="track" :class="{ 'at-edge': edges.near.value }" :style="{ width: `${trackWidth}px` }"
-        @pointerdown="onDown" @pointermove="edges.hover">
+      <div
+        ref="track"
+        class="track"
+        :class="{ 'at-edge': edges.near.value }"
+        :style="{ width: `${trackWidth}px` }"
+        @pointerdown="onDown"
+        @pointermove="edges.hover"
+      >
         <template v-if="playhead.total > 0">
           <rhythm-picture :scale="scale" :scrolled="scroll.x.value" :width="viewWidth" :dragged="edges.dragged.value" />
           <rhythm-segments :scale="scale" :dragged="edges.dragged.value" />
@@ -106,12 +119,16 @@ watch(
         <div v-else class="none">The rhythm of the loop shows here once there are frames.</div>
       </div>
       <div class="ticks" aria-hidden="true" :style="{ width: `${trackWidth}px` }">
-        <span v-for="tick in ticks" :key="tick.millis" :style="{ left: `${tick.millis * scale}px` }">{{ tick.text }}</span>
+        <span v-for="tick in ticks" :key="tick.millis" :style="{ left: `${tick.millis * scale}px` }">{{
+          tick.text
+        }}</span>
         <span v-if="playhead.total > 0" class="end">{{ durationText(playhead.total) }}</span>
       </div>
     </div>
-    <div v-if="edges.dragged.value" class="readout" role="status">frame {{ edges.dragged.value.index + 1 }}: {{
-      delayText(edges.dragged.value.millis) }}, loop {{ durationText(total + edges.added.value) }}</div>
+    <div v-if="edges.dragged.value" class="readout" role="status">
+      frame {{ edges.dragged.value.index + 1 }}: {{ delayText(edges.dragged.value.millis) }}, loop
+      {{ durationText(total + edges.added.value) }}
+    </div>
     <div class="aside">
       <div class="seam" :class="seam.tone" :title="seam.explained">
         <b>{{ seam.word }}</b>
@@ -119,10 +136,22 @@ watch(
         <span class="unseen">{{ seam.explained }}</span>
       </div>
       <div class="zoom">
-        <v-btn :icon="mdiMagnifyMinusOutline" size="x-small" aria-label="Zoom the rhythm out"
-          title="Zoom out (Ctrl + wheel)" :disabled="zoom === 1" @click="zoomBy(1 / ZOOM_STEP)" />
-        <v-btn :icon="mdiMagnifyPlusOutline" size="x-small" aria-label="Zoom the rhythm in" title="Zoom in (Ctrl + wheel)"
-          :disabled="zoom >= MOST_ZOOM || playhead.total === 0" @click="zoomBy(ZOOM_STEP)" />
+        <v-btn
+          :icon="mdiMagnifyMinusOutline"
+          size="x-small"
+          aria-label="Zoom the rhythm out"
+          title="Zoom out (Ctrl + wheel)"
+          :disabled="zoom === 1"
+          @click="zoomBy(1 / ZOOM_STEP)"
+        />
+        <v-btn
+          :icon="mdiMagnifyPlusOutline"
+          size="x-small"
+          aria-label="Zoom the rhythm in"
+          title="Zoom in (Ctrl + wheel)"
+          :disabled="zoom >= MOST_ZOOM || playhead.total === 0"
+          @click="zoomBy(ZOOM_STEP)"
+        />
       </div>
     </div>
   </section>

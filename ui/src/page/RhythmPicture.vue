@@ -23,8 +23,10 @@ const playhead = usePlayhead()
 const selection = useSelection()
 const theme = useTheme()
 const surface = ref<HTMLCanvasElement | null>(null)
-const fills = computed(() =>
-  barsShown.value ?? fillsFor(store.rhythm?.changes ?? [], store.rhythm?.usual ?? 0).map((fill) => [0.04 + 0.92 * fill]),
+const fills = computed(
+  () =>
+    barsShown.value ??
+    fillsFor(store.rhythm?.changes ?? [], store.rhythm?.usual ?? 0).map((fill) => [0.04 + 0.92 * fill]),
 )
 
 /** A frame's place on the track, with the edge that is being dragged where it is. */

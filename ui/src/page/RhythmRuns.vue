@@ -22,8 +22,13 @@ const bands = computed(() =>
 
 <template>
   <div class="runs" aria-hidden="true">
-    <span v-for="{ run, left, width } in bands" :key="run.id" class="run"
-      :style="{ left: `${left}px`, width: `${width}px`, ...runTone(run) }">{{ width > 24 ? run.name : '' }}</span>
+    <span
+      v-for="{ run, left, width } in bands"
+      :key="run.id"
+      class="run"
+      :style="{ left: `${left}px`, width: `${width}px`, ...runTone(run) }"
+      >{{ width > 24 ? run.name : '' }}</span
+    >
   </div>
 </template>
 

@@ -29,8 +29,13 @@ const typed = ref<{ id: number; millis: number } | null>(null)
 let saving = 0
 
 /** Nobody sees the sliders themselves: hundreds of them follow a moment after what is seen. */
-const settled = refDebounced(toRef(() => ({ frames: store.frames, starts: playhead.starts })), FOLLOW_AFTER)
-const segments = computed(() => settled.value.frames.map((frame, index) => ({ frame, index })).filter(({ frame }) => !frame.leftOut))
+const settled = refDebounced(
+  toRef(() => ({ frames: store.frames, starts: playhead.starts })),
+  FOLLOW_AFTER,
+)
+const segments = computed(() =>
+  settled.value.frames.map((frame, index) => ({ frame, index })).filter(({ frame }) => !frame.leftOut),
+)
 const tabStop = computed(() => {
   const ids = segments.value.map(({ frame }) => frame.id)
   return reached.value !== null && ids.includes(reached.value) ? reached.value : ids[0]
@@ -50,7 +55,8 @@ function save(): void {
 }
 
 function change(id: number, by: number): void {
-  const before = typed.value?.id === id ? typed.value.millis : store.frames.find((frame) => frame.id === id)?.delayMillis
+  const before =
+    typed.value?.id === id ? typed.value.millis : store.frames.find((frame) => frame.id === id)?.delayMillis
   typed.value = { id, millis: within(limits.SetDelay.delayMillis, (before ?? 0) + by) }
   clearTimeout(saving)
   saving = window.setTimeout(save, PAUSE)
@@ -86,16 +92,32 @@ function onKey(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <div ref="root" class="segments" role="group" aria-label="Delays, one slider a frame" @keydown="onKey"
-    @focusout="save">
+  <div
+    ref="root"
+    class="segments"
+    role="group"
+    aria-label="Delays, one slider a frame"
+    @keydown="onKey"
+    @focusout="save"
+  >
     <!-- Keyed by place: when frames change places, sliders stay and only differ a little. -->
-    <div v-for="({ frame, index }, place) in segments" :key="place"
+    <div
+      v-for="({ frame, index }, place) in segments"
+      :key="place"
       v-memo="[frame, index, scale, tabStop === frame.id, settled.starts[index], millisOf(frame.id, frame.delayMillis)]"
-      class="segment" role="slider" aria-orientation="vertical" :tabindex="tabStop === frame.id ? 0 : -1"
-      :data-slider="frame.id" :aria-label="`Delay of frame ${index + 1}`" :aria-valuemin="limits.SetDelay.delayMillis.min" :aria-valuemax="limits.SetDelay.delayMillis.max"
-      :aria-valuenow="millisOf(frame.id, frame.delayMillis)" :aria-valuetext="delayText(millisOf(frame.id, frame.delayMillis))"
+      class="segment"
+      role="slider"
+      aria-orientation="vertical"
+      :tabindex="tabStop === frame.id ? 0 : -1"
+      :data-slider="frame.id"
+      :aria-label="`Delay of frame ${index + 1}`"
+      :aria-valuemin="limits.SetDelay.delayMillis.min"
+      :aria-valuemax="limits.SetDelay.delayMillis.max"
+      :aria-valuenow="millisOf(frame.id, frame.delayMillis)"
+      :aria-valuetext="delayText(millisOf(frame.id, frame.delayMillis))"
       :title="`Frame ${index + 1}: ${delayText(frame.delayMillis)}`"
-      :style="{ left: `${(settled.starts[index] ?? 0) * scale}px`, width: `${frame.shownMillis * scale}px` }" />
+      :style="{ left: `${(settled.starts[index] ?? 0) * scale}px`, width: `${frame.shownMillis * scale}px` }"
+    />
   </div>
 </template>
 

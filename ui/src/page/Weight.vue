@@ -53,8 +53,13 @@ async function setBudget(kilobytes: number): Promise<void> {
 <template>
   <drop-menu v-model="open" :close-on-content-click="false" location="bottom end">
     <template #activator="{ props: activator }">
-      <button type="button" v-bind="activator" class="weight" :class="{ over: over || problem, working }"
-        :title="problem ?? (over ? 'Over the budget. On Slim it can be fitted.' : 'What the delivered file weighs')">
+      <button
+        type="button"
+        v-bind="activator"
+        class="weight"
+        :class="{ over: over || problem, working }"
+        :title="problem ?? (over ? 'Over the budget. On Slim it can be fitted.' : 'What the delivered file weighs')"
+      >
         <span class="numbers">
           <b>{{ words }}</b>
           <span class="quiet">{{ over ? 'over' : 'of' }} {{ bytesText(budget) }}</span>
@@ -71,11 +76,24 @@ async function setBudget(kilobytes: number): Promise<void> {
       </template>
       <h2>Budget</h2>
       <p class="quiet mb-2">What the delivered file should stay under.</p>
-      <number-field :value="Math.round(budget / 1000)" label="Budget in KB" suffix="KB" :min="limits.SetBudget.bytes.min / 1000" :max="limits.SetBudget.bytes.max / 1000"
-        :step="50" @done="setBudget" />
+      <number-field
+        :value="Math.round(budget / 1000)"
+        label="Budget in KB"
+        suffix="KB"
+        :min="limits.SetBudget.bytes.min / 1000"
+        :max="limits.SetBudget.bytes.max / 1000"
+        :step="50"
+        @done="setBudget"
+      />
       <div class="usual">
-        <v-btn v-for="kilobytes in USUAL_KILOBYTES" :key="kilobytes" size="small" variant="outlined"
-          @click="setBudget(kilobytes)">{{ bytesText(kilobytes * 1000) }}</v-btn>
+        <v-btn
+          v-for="kilobytes in USUAL_KILOBYTES"
+          :key="kilobytes"
+          size="small"
+          variant="outlined"
+          @click="setBudget(kilobytes)"
+          >{{ bytesText(kilobytes * 1000) }}</v-btn
+        >
       </div>
     </v-card>
   </drop-menu>

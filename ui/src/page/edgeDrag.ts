@@ -56,7 +56,10 @@ export function useEdgeDrag(track: Ref<HTMLElement | null>, scale: Ref<number>) 
         const wanted = edge.from + (to.x - from.x) / scale.value
         const millis = Math.round(wanted / MILLIS_STEP) * MILLIS_STEP
         const moved = from.x !== to.x
-        dragged.value = { ...edge, millis: moved ? Math.min(limits.SetDelay.delayMillis.max, Math.max(SHORTEST_BY_HAND, millis)) : edge.from }
+        dragged.value = {
+          ...edge,
+          millis: moved ? Math.min(limits.SetDelay.delayMillis.max, Math.max(SHORTEST_BY_HAND, millis)) : edge.from,
+        }
       },
       drop: () => void release(),
       cancel: giveUp,

@@ -20,17 +20,47 @@ export function seamWords(rhythm: RhythmView | null, looking: boolean, problem: 
   const step = 'The step from the last frame back to the first is'
   switch (rhythm?.seam) {
     case 'SMOOTH':
-      return { word: 'even seam', detail, tone: 'calm', explained: `${step} as large as the usual step of this loop, or smaller.` }
+      return {
+        word: 'even seam',
+        detail,
+        tone: 'calm',
+        explained: `${step} as large as the usual step of this loop, or smaller.`,
+      }
     case 'VISIBLE':
-      return { word: 'larger seam', detail, tone: 'alert', explained: `${step} ${times} times as large as the usual step of this loop.` }
+      return {
+        word: 'larger seam',
+        detail,
+        tone: 'alert',
+        explained: `${step} ${times} times as large as the usual step of this loop.`,
+      }
     case 'JUMP':
-      return { word: 'jump', detail, tone: 'alert', explained: `${step} ${times} times as large as the usual step of this loop: it cuts.` }
+      return {
+        word: 'jump',
+        detail,
+        tone: 'alert',
+        explained: `${step} ${times} times as large as the usual step of this loop: it cuts.`,
+      }
     case 'CUTS':
-      return { word: 'cuts', detail: 'every step', tone: 'plain', explained: 'Every step of this loop is a cut from one picture to another, and so is the seam.' }
+      return {
+        word: 'cuts',
+        detail: 'every step',
+        tone: 'plain',
+        explained: 'Every step of this loop is a cut from one picture to another, and so is the seam.',
+      }
     case 'REPEATS':
-      return { word: 'repeats', detail: 'last = first', tone: 'alert', explained: 'The last frame repeats the first: the loop stops for a beat.' }
+      return {
+        word: 'repeats',
+        detail: 'last = first',
+        tone: 'alert',
+        explained: 'The last frame repeats the first: the loop stops for a beat.',
+      }
     default:
-      return { word: '–', detail: 'no seam', tone: 'plain', explained: 'A seam is the step from the last frame back to the first. It is told from three frames on.' }
+      return {
+        word: '–',
+        detail: 'no seam',
+        tone: 'plain',
+        explained: 'A seam is the step from the last frame back to the first. It is told from three frames on.',
+      }
   }
 }
 
@@ -56,7 +86,11 @@ const END_ROOM = 52
 export function ticksFor(totalMillis: number, zoom: number, width: number): { millis: number; text: string }[] {
   const step = STEPS.find((each) => totalMillis / zoom / each <= MOST_TICKS) ?? totalMillis
   const ticks = []
-  for (let millis = 0; totalMillis > 0 && millis < totalMillis * (1 - Math.max(0.06 / zoom, END_ROOM / width)); millis += step) {
+  for (
+    let millis = 0;
+    totalMillis > 0 && millis < totalMillis * (1 - Math.max(0.06 / zoom, END_ROOM / width));
+    millis += step
+  ) {
     ticks.push({ millis, text: millis === 0 ? '0 s' : String(millis / 1000) })
   }
   return ticks

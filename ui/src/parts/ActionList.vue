@@ -8,9 +8,18 @@ defineProps<{ groups: Action[][]; label: string }>()
 <template>
   <v-list density="compact" role="menu" :aria-label="label" class="list">
     <div v-for="(group, i) in groups" :key="i" role="group" class="group">
-      <v-list-item v-for="action in group" :key="action.label" role="menuitem" :prepend-icon="action.icon" :title="action.label"
-        :disabled="!action.enabled" @click="action.run()">
-        <template v-if="action.keys && action.enabled" #append><span class="keys">{{ action.keys }}</span></template>
+      <v-list-item
+        v-for="action in group"
+        :key="action.label"
+        role="menuitem"
+        :prepend-icon="action.icon"
+        :title="action.label"
+        :disabled="!action.enabled"
+        @click="action.run()"
+      >
+        <template v-if="action.keys && action.enabled" #append
+          ><span class="keys">{{ action.keys }}</span></template
+        >
       </v-list-item>
     </div>
   </v-list>

@@ -24,12 +24,34 @@ function type(event: Event): void {
   <div class="field" role="group" :aria-label="label">
     <label :for="id">{{ label }}</label>
     <div class="row">
-      <input v-if="color !== ''" type="color" :value="`#${color}`" :aria-label="`${label}: pick`"
-        @input="color = ($event.target as HTMLInputElement).value.slice(1)" />
-      <input :id="id" type="text" class="digits" :value="color" :placeholder="none ?? ''" maxlength="7" spellcheck="false"
-        autocomplete="off" @change="type" />
-      <v-btn v-if="none" size="small" variant="outlined" class="chip" :active="color === ''" :aria-pressed="color === ''"
-        @click="color = color === '' ? FIRST : ''">{{ none }}</v-btn>
+      <input
+        v-if="color !== ''"
+        type="color"
+        :value="`#${color}`"
+        :aria-label="`${label}: pick`"
+        @input="color = ($event.target as HTMLInputElement).value.slice(1)"
+      />
+      <input
+        :id="id"
+        type="text"
+        class="digits"
+        :value="color"
+        :placeholder="none ?? ''"
+        maxlength="7"
+        spellcheck="false"
+        autocomplete="off"
+        @change="type"
+      />
+      <v-btn
+        v-if="none"
+        size="small"
+        variant="outlined"
+        class="chip"
+        :active="color === ''"
+        :aria-pressed="color === ''"
+        @click="color = color === '' ? FIRST : ''"
+        >{{ none }}</v-btn
+      >
     </div>
   </div>
 </template>

@@ -16,10 +16,18 @@ const add = (): void => void (colors.value = [...colors.value, colors.value.at(-
   <div role="group" :aria-label="label" class="colors">
     <span v-for="(color, at) in colors" :key="at" class="color">
       <color-field :model-value="color" :label="`Color ${at + 1}`" @update:model-value="(next) => change(at, next)" />
-      <v-btn v-if="colors.length > min" :icon="mdiClose" size="x-small" :aria-label="`Remove color ${at + 1}`"
-        title="Remove this color" @click="remove(at)" />
+      <v-btn
+        v-if="colors.length > min"
+        :icon="mdiClose"
+        size="x-small"
+        :aria-label="`Remove color ${at + 1}`"
+        title="Remove this color"
+        @click="remove(at)"
+      />
     </span>
-    <v-btn v-if="colors.length < max" size="small" variant="outlined" class="chip" :prepend-icon="mdiPlus" @click="add">Color</v-btn>
+    <v-btn v-if="colors.length < max" size="small" variant="outlined" class="chip" :prepend-icon="mdiPlus" @click="add"
+      >Color</v-btn
+    >
   </div>
 </template>
 

@@ -51,7 +51,9 @@ function afterLeave(): void {
         <p v-if="problem" class="refused" role="alert">{{ problem }}</p>
         <div class="ways">
           <v-btn @click="shown = false">{{ verb ? 'Cancel' : 'Close' }}</v-btn>
-          <v-btn v-if="verb" type="submit" variant="flat" color="primary" :disabled="disabled" :loading="busy">{{ verb }}</v-btn>
+          <v-btn v-if="verb" type="submit" variant="flat" color="primary" :disabled="disabled" :loading="busy">{{
+            verb
+          }}</v-btn>
         </div>
       </form>
     </v-card>

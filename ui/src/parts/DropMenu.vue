@@ -9,7 +9,9 @@ useLayer(shown)
 
 <template>
   <v-menu v-model="shown" v-bind="$attrs">
-    <template v-if="$slots.activator" #activator="{ props: activator }"><slot name="activator" :props="activator" /></template>
+    <template v-if="$slots.activator" #activator="{ props: activator }"
+      ><slot name="activator" :props="activator"
+    /></template>
     <slot />
   </v-menu>
 </template>

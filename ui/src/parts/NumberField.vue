@@ -76,10 +76,23 @@ function nudge(event: KeyboardEvent, direction: number): void {
 </script>
 
 <template>
-  <v-text-field v-model="text" :aria-label="label" :label="labelled ? label : undefined" :suffix="suffix"
-    :placeholder="placeholder" :data-settled="text === settled() || null" :error-messages="problem" inputmode="numeric" autocomplete="off" class="number"
-    @blur="finish" @keydown.enter.prevent="finish" @keydown.up.prevent="nudge($event, 1)"
-    @keydown.down.prevent="nudge($event, -1)" @keydown.esc="giveUp" />
+  <v-text-field
+    v-model="text"
+    :aria-label="label"
+    :label="labelled ? label : undefined"
+    :suffix="suffix"
+    :placeholder="placeholder"
+    :data-settled="text === settled() || null"
+    :error-messages="problem"
+    inputmode="numeric"
+    autocomplete="off"
+    class="number"
+    @blur="finish"
+    @keydown.enter.prevent="finish"
+    @keydown.up.prevent="nudge($event, 1)"
+    @keydown.down.prevent="nudge($event, -1)"
+    @keydown.esc="giveUp"
+  />
 </template>
 
 <style scoped>

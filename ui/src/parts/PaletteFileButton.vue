@@ -31,6 +31,20 @@ async function read(): Promise<void> {
 </script>
 
 <template>
-  <v-btn size="small" variant="outlined" title="CSS color codes, one a line, or a PNG of one pixel a color" @click="chooser?.click()">{{ label }}</v-btn>
-  <input ref="chooser" type="file" accept=".txt,.css,.png,text/plain,image/png" class="unseen" tabindex="-1" aria-label="Palette file" @change="read" />
+  <v-btn
+    size="small"
+    variant="outlined"
+    title="CSS color codes, one a line, or a PNG of one pixel a color"
+    @click="chooser?.click()"
+    >{{ label }}</v-btn
+  >
+  <input
+    ref="chooser"
+    type="file"
+    accept=".txt,.css,.png,text/plain,image/png"
+    class="unseen"
+    tabindex="-1"
+    aria-label="Palette file"
+    @change="read"
+  />
 </template>

@@ -23,9 +23,22 @@ async function change(): Promise<boolean> {
 </script>
 
 <template>
-  <dialog-card v-model="shown" title="Change your password" verb="Change it" :disabled="before === '' || password === ''" :done="change">
+  <dialog-card
+    v-model="shown"
+    title="Change your password"
+    verb="Change it"
+    :disabled="before === '' || password === ''"
+    :done="change"
+  >
     <div class="fields">
-      <v-text-field v-model="before" type="password" label="Password now" autocomplete="current-password" autofocus hide-details />
+      <v-text-field
+        v-model="before"
+        type="password"
+        label="Password now"
+        autocomplete="current-password"
+        autofocus
+        hide-details
+      />
       <v-text-field v-model="password" type="password" label="New password" autocomplete="new-password" hide-details />
       <p class="quiet">8 characters or more. Some words that do not belong together are best.</p>
     </div>

@@ -26,12 +26,18 @@ async function load(src: string): Promise<void> {
   }
 }
 
-watch(() => props.src, (src) => void load(src), { immediate: true })
+watch(
+  () => props.src,
+  (src) => void load(src),
+  { immediate: true },
+)
 onBeforeUnmount(() => wanted?.giveUp())
 </script>
 
 <template>
-  <span v-if="failed" class="gone" title="This picture cannot be shown"><v-icon :icon="mdiImageBrokenVariant" aria-label="This picture cannot be shown" /></span>
+  <span v-if="failed" class="gone" title="This picture cannot be shown"
+    ><v-icon :icon="mdiImageBrokenVariant" aria-label="This picture cannot be shown"
+  /></span>
   <img v-else-if="shown" :src="shown.src" alt="" draggable="false" decoding="sync" />
   <span v-else aria-hidden="true" />
 </template>

@@ -12,15 +12,36 @@ const isSize = ({ width, height }: Size): boolean => width === size.value.width 
 
 <template>
   <div class="row">
-    <number-field :value="size.width" label="Canvas width" suffix="px" v-bind="limits.SetCanvas.width" :step="10"
-      @done="(width) => (size = { ...size, width })" />
+    <number-field
+      :value="size.width"
+      label="Canvas width"
+      suffix="px"
+      v-bind="limits.SetCanvas.width"
+      :step="10"
+      @done="(width) => (size = { ...size, width })"
+    />
     <span class="quiet">×</span>
-    <number-field :value="size.height" label="Canvas height" suffix="px" v-bind="limits.SetCanvas.height" :step="10"
-      @done="(height) => (size = { ...size, height })" />
+    <number-field
+      :value="size.height"
+      label="Canvas height"
+      suffix="px"
+      v-bind="limits.SetCanvas.height"
+      :step="10"
+      @done="(height) => (size = { ...size, height })"
+    />
   </div>
   <div class="chips" role="group" :aria-label="chips">
-    <v-btn v-for="each in sizes" :key="each.title" size="small" variant="outlined" class="chip" :active="isSize(each.size)"
-      :aria-pressed="isSize(each.size)" @click="size = { ...each.size }">{{ each.title }}</v-btn>
+    <v-btn
+      v-for="each in sizes"
+      :key="each.title"
+      size="small"
+      variant="outlined"
+      class="chip"
+      :active="isSize(each.size)"
+      :aria-pressed="isSize(each.size)"
+      @click="size = { ...each.size }"
+      >{{ each.title }}</v-btn
+    >
   </div>
 </template>
 

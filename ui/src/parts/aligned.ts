@@ -5,7 +5,8 @@ const SEEN_FROM_THE_FRONT: Perspective = { across: 0, down: 0, stretch: 1, lean:
 /** How a still lies that is not moved to lie on another one. */
 export const AS_IT_WAS: Aligned = { dx: 0, dy: 0, turn: 0, scale: 1, perspective: SEEN_FROM_THE_FRONT, sure: 0 }
 
-const isFromTheSide = ({ across, down, stretch, lean }: Perspective): boolean => across !== 0 || down !== 0 || stretch !== 1 || lean !== 0
+const isFromTheSide = ({ across, down, stretch, lean }: Perspective): boolean =>
+  across !== 0 || down !== 0 || stretch !== 1 || lean !== 0
 
 export const isMoved = ({ dx, dy, turn, scale, perspective }: Aligned): boolean =>
   dx !== 0 || dy !== 0 || turn !== 0 || scale !== 1 || isFromTheSide(perspective)

@@ -13,7 +13,13 @@ export const WAYS: Record<Fit['way'], { label: string; means: string }> = {
 const NOWHERE: Fit['region'] = { x: 0, y: 0, width: 0, height: 0 }
 
 /** A fit by one of the other ways, in the middle of the canvas. */
-export const centered = (way: Exclude<Fit['way'], 'PLACED'>): Fit => ({ way, focusX: 0.5, focusY: 0.5, background: '', region: NOWHERE })
+export const centered = (way: Exclude<Fit['way'], 'PLACED'>): Fit => ({
+  way,
+  focusX: 0.5,
+  focusY: 0.5,
+  background: '',
+  region: NOWHERE,
+})
 
 /** @return the fit without what its way has no use for */
 export const settledFit = (fit: Fit): Fit => ({ ...fit, region: fit.way === 'PLACED' ? fit.region : NOWHERE })

@@ -63,21 +63,52 @@ async function read(event: Event): Promise<void> {
 </script>
 
 <template>
-  <v-textarea v-model="text" :label="label" rows="3" :maxlength="limits.Words.text.max" variant="outlined" density="compact"
-    hide-details autofocus dir="auto" />
+  <v-textarea
+    v-model="text"
+    :label="label"
+    rows="3"
+    :maxlength="limits.Words.text.max"
+    variant="outlined"
+    density="compact"
+    hide-details
+    autofocus
+    dir="auto"
+  />
   <div class="row">
     <v-select v-model="chosen" :items="choices" label="Typeface" variant="outlined" density="compact" hide-details />
-    <number-field :value="lettered.size" label="Size" labelled suffix="px" v-bind="limits.Words.size" class="size"
-      @done="(size) => change({ size })" />
+    <number-field
+      :value="lettered.size"
+      label="Size"
+      labelled
+      suffix="px"
+      v-bind="limits.Words.size"
+      class="size"
+      @done="(size) => change({ size })"
+    />
   </div>
   <div class="row">
     <v-btn-toggle v-model="align" mandatory density="compact" variant="outlined" divided aria-label="Alignment">
       <v-btn v-for="{ value, title } in ALIGNS" :key="value" :value="value" size="small">{{ title }}</v-btn>
     </v-btn-toggle>
-    <v-btn size="small" variant="outlined" class="chip" :loading="reading" title="A TTF or OTF file; it stays with the reel"
-      @click="file?.click()">Typeface from a file…</v-btn>
-    <input ref="file" type="file" accept=".ttf,.otf,font/ttf,font/otf" class="unseen" tabindex="-1" aria-label="Typeface file"
-      data-test="typeface" @change="read" />
+    <v-btn
+      size="small"
+      variant="outlined"
+      class="chip"
+      :loading="reading"
+      title="A TTF or OTF file; it stays with the reel"
+      @click="file?.click()"
+      >Typeface from a file…</v-btn
+    >
+    <input
+      ref="file"
+      type="file"
+      accept=".ttf,.otf,font/ttf,font/otf"
+      class="unseen"
+      tabindex="-1"
+      aria-label="Typeface file"
+      data-test="typeface"
+      @change="read"
+    />
   </div>
   <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
 </template>

@@ -36,10 +36,16 @@ async function fix(notice: Notice): Promise<void> {
         <p>{{ notice.says }}</p>
         <div class="ways">
           <v-btn size="small" variant="outlined" @click="fix(notice)">{{ notice.act }}</v-btn>
-          <v-btn v-if="notice.frames.length > 0" size="small" @click="show(notice)">{{ notice.kind === 'BETTER_LOOP' ? 'Preview' : 'Show' }}</v-btn>
-          <v-btn :icon="mdiClose" size="x-small" title="Dismiss, and do not say it again"
+          <v-btn v-if="notice.frames.length > 0" size="small" @click="show(notice)">{{
+            notice.kind === 'BETTER_LOOP' ? 'Preview' : 'Show'
+          }}</v-btn>
+          <v-btn
+            :icon="mdiClose"
+            size="x-small"
+            title="Dismiss, and do not say it again"
             :aria-label="`Dismiss: ${notice.says}`"
-            @click="store.dispatch({ type: 'dismissNotice', notice: notice.key })" />
+            @click="store.dispatch({ type: 'dismissNotice', notice: notice.key })"
+          />
         </div>
       </li>
     </ul>

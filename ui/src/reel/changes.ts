@@ -55,13 +55,18 @@ export function useChanges(open: () => ReelView | null, take: (view: ReelView) =
     return mine
   }
 
-  async function send(id: string, line: Line, change: (id: string, base: number) => Promise<ReelView>): Promise<Outcome> {
+  async function send(
+    id: string,
+    line: Line,
+    change: (id: string, base: number) => Promise<ReelView>,
+  ): Promise<Outcome> {
     const now = open()
     try {
       const answered = await change(id, Math.max(line.revision, now?.id === id ? now.revision : 0))
       return takeOver(id, line, answered) ? 'made' : 'left'
     } catch (failure) {
-      const isOpen = failure instanceof Problem && failure.current ? takeOver(id, line, failure.current) : open()?.id === id
+      const isOpen =
+        failure instanceof Problem && failure.current ? takeOver(id, line, failure.current) : open()?.id === id
       sayProblem(failure, isOpen ? '' : line.name)
       return 'failed'
     } finally {

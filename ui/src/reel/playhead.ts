@@ -67,7 +67,12 @@ export const usePlayhead = defineStore('playhead', () => {
   }
 
   function toStart(): void {
-    goTo(Math.max(0, played.value.findIndex((delay) => delay > 0)))
+    goTo(
+      Math.max(
+        0,
+        played.value.findIndex((delay) => delay > 0),
+      ),
+    )
   }
 
   /** To the next frame that plays, or one of several further on. */

@@ -6,5 +6,9 @@ import { usePlayhead } from './playhead'
 export function usePlaying(): void {
   const playhead = usePlayhead()
   const { pause, resume } = useRafFn(({ delta }) => playhead.advance(delta), { immediate: false })
-  watch(() => playhead.playing, (now) => (now ? resume() : pause()), { immediate: true })
+  watch(
+    () => playhead.playing,
+    (now) => (now ? resume() : pause()),
+    { immediate: true },
+  )
 }

@@ -87,5 +87,24 @@ export const useSelection = defineStore('selection', () => {
     anchor.value = focused.value = some[0] ?? null
   }
 
-  return { frames, ids, set, lost, millis, anchor, focused, only, toggle, extendTo, all, none, inverse, everyNth, run, of, bring, brought }
+  return {
+    frames,
+    ids,
+    set,
+    lost,
+    millis,
+    anchor,
+    focused,
+    only,
+    toggle,
+    extendTo,
+    all,
+    none,
+    inverse,
+    everyNth,
+    run,
+    of,
+    bring,
+    brought,
+  }
 })

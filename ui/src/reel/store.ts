@@ -26,7 +26,12 @@ function keptFrames(before: FrameView[], after: FrameView[]): FrameView[] {
 
 /** What a frame shows need not be looked into: `drawn` and `name` tell, and its ink by its picture and place. */
 function isSame(a: FrameView, b: FrameView): boolean {
-  return (Object.keys(b) as (keyof FrameView)[]).every((key) => key === 'content' || key === 'ink' || a[key] === b[key]) && a.ink.picture === b.ink.picture && a.ink.x === b.ink.x && a.ink.y === b.ink.y
+  return (
+    (Object.keys(b) as (keyof FrameView)[]).every((key) => key === 'content' || key === 'ink' || a[key] === b[key]) &&
+    a.ink.picture === b.ink.picture &&
+    a.ink.x === b.ink.x &&
+    a.ink.y === b.ink.y
+  )
 }
 
 /** The open reel as the server last told it, and the only ways to change it. */
@@ -81,7 +86,7 @@ export const useReel = defineStore('reel', () => {
       return
     }
     reel.value = { ...view, frames: keptFrames(reel.value?.frames ?? [], view.frames) }
-    lookOver(view.id)
+    void lookOver(view.id)
   }
 
   /** What is seen in the loop is asked for once the row of changes pauses, so that it never keeps one waiting. */
@@ -121,7 +126,8 @@ export const useReel = defineStore('reel', () => {
   }
 
   /** @return whether it was made, and its reel is still open */
-  const inTurn = async (change: (id: string, base: number) => Promise<ReelView>): Promise<boolean> => (await send(change)) === 'made'
+  const inTurn = async (change: (id: string, base: number) => Promise<ReelView>): Promise<boolean> =>
+    (await send(change)) === 'made'
 
   const sent = (id: string, base: number, edit: Edit): Promise<ReelView> =>
     answer(api.POST('/api/reels/{id}/edits', { params: { path: { id } }, body: { base, edit } }))
@@ -257,5 +263,31 @@ export const useReel = defineStore('reel', () => {
     }
   }
 
-  return { reel, frames, ids, weight, rhythm, rhythmProblem, tried, delivered, isCut: stream.isCut, saving, changedHere, open, close, take, dispatch, draw, imprint, evenLight, dispatchLatest, settled, together, weighAgain, undo, redo, goToStep }
+  return {
+    reel,
+    frames,
+    ids,
+    weight,
+    rhythm,
+    rhythmProblem,
+    tried,
+    delivered,
+    isCut: stream.isCut,
+    saving,
+    changedHere,
+    open,
+    close,
+    take,
+    dispatch,
+    draw,
+    imprint,
+    evenLight,
+    dispatchLatest,
+    settled,
+    together,
+    weighAgain,
+    undo,
+    redo,
+    goToStep,
+  }
 })

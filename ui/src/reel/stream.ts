@@ -16,7 +16,11 @@ const SAID_AFTER = 5_000
  * @param connected done each time it opens: what was missed is asked for
  * @param probe asks the server for something whose refusal says why the stream does not open
  */
-export function useStream(hear: Record<string, (data: string) => void>, connected: () => Promise<void>, probe: () => Promise<unknown>) {
+export function useStream(
+  hear: Record<string, (data: string) => void>,
+  connected: () => Promise<void>,
+  probe: () => Promise<unknown>,
+) {
   /** Whether there has been no stream for a while, though there should be one. */
   const isCut = ref(false)
   let url = ''

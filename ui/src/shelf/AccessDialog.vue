@@ -27,7 +27,11 @@ const wanted = ref<string | null>('')
 
 const isSearched = computed(() => rights.value.size > MANY)
 /** Everyone, and the people whose name has what is searched for. */
-const found = computed(() => [...rights.value].filter(([name]) => name === EVERYONE || name.toLowerCase().includes((wanted.value ?? '').trim().toLowerCase())))
+const found = computed(() =>
+  [...rights.value].filter(
+    ([name]) => name === EVERYONE || name.toLowerCase().includes((wanted.value ?? '').trim().toLowerCase()),
+  ),
+)
 
 watch(shown, (now) => {
   if (now) void load()
@@ -68,7 +72,11 @@ async function save(): Promise<boolean> {
   const body = { everyone: rights.value.get(EVERYONE) ?? 'NOTHING', people }
   try {
     await answer(api.PUT('/api/reels/{id}/access', { params: { path: { id: props.card.id } }, body }))
-    say(body.everyone === 'NOTHING' && people.length === 0 ? `“${props.card.name}” is yours alone.` : `Others find “${props.card.name}” on their shelf now.`)
+    say(
+      body.everyone === 'NOTHING' && people.length === 0
+        ? `“${props.card.name}” is yours alone.`
+        : `Others find “${props.card.name}” on their shelf now.`,
+    )
     return true
   } catch (failure) {
     sayProblem(failure)
@@ -78,23 +86,53 @@ async function save(): Promise<boolean> {
 </script>
 
 <template>
-  <dialog-card v-if="everybodys" v-model="shown" :title="`“${card.name}” is everybody’s`" verb="Copy it" :width="460" :done="copy">
-    <p class="quiet">It was made before people had names here, so all who sign in may change it. A copy of it is yours, and you say who may see that.</p>
+  <dialog-card
+    v-if="everybodys"
+    v-model="shown"
+    :title="`“${card.name}” is everybody’s`"
+    verb="Copy it"
+    :width="460"
+    :done="copy"
+  >
+    <p class="quiet">
+      It was made before people had names here, so all who sign in may change it. A copy of it is yours, and you say who
+      may see that.
+    </p>
   </dialog-card>
   <dialog-card v-else v-model="shown" :title="`Who may see “${card.name}”`" verb="Save" :width="520" :done="save">
     <p v-if="rights.size === 1" class="quiet">You are the only one with a name here.</p>
-    <v-text-field v-if="isSearched" v-model="wanted" label="Find a name" density="compact" clearable hide-details class="search" :prepend-inner-icon="mdiMagnify" />
+    <v-text-field
+      v-if="isSearched"
+      v-model="wanted"
+      label="Find a name"
+      density="compact"
+      clearable
+      hide-details
+      class="search"
+      :prepend-inner-icon="mdiMagnify"
+    />
     <div class="people">
       <fieldset v-for="[name, right] in found" :key="name">
         <legend>{{ name === EVERYONE ? 'All who sign in' : name }}</legend>
-        <v-btn-toggle :model-value="right" mandatory density="compact" variant="outlined" color="primary" divided
-          @update:model-value="rights.set(name, $event)">
-          <v-btn v-for="choice in CHOICES" :key="choice.right" :value="choice.right" size="small">{{ choice.label }}</v-btn>
+        <v-btn-toggle
+          :model-value="right"
+          mandatory
+          density="compact"
+          variant="outlined"
+          color="primary"
+          divided
+          @update:model-value="rights.set(name, $event)"
+        >
+          <v-btn v-for="choice in CHOICES" :key="choice.right" :value="choice.right" size="small">{{
+            choice.label
+          }}</v-btn>
         </v-btn-toggle>
       </fieldset>
     </div>
     <p v-if="found.length === 1 && rights.size > 1" class="quiet">Nobody here has “{{ wanted }}” in their name.</p>
-    <p class="quiet note">Whoever may look can play it, save what is made of it and copy it. Removing it stays yours.</p>
+    <p class="quiet note">
+      Whoever may look can play it, save what is made of it and copy it. Removing it stays yours.
+    </p>
   </dialog-card>
 </template>
 

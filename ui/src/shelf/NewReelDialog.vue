@@ -8,7 +8,14 @@ import DialogCard from '@/parts/DialogCard.vue'
 import SizeField from '@/parts/SizeField.vue'
 
 /** Begins a reel from nothing: one empty frame on a canvas of one's choice. */
-const SIZES = [[480, 320], [480, 480], [320, 480], [480, 270], [64, 64], [16, 16]].map(([width = 1, height = 1]) => ({
+const SIZES = [
+  [480, 320],
+  [480, 480],
+  [320, 480],
+  [480, 270],
+  [64, 64],
+  [16, 16],
+].map(([width = 1, height = 1]) => ({
   size: { width, height },
   title: `${width} × ${height}`,
 }))
@@ -36,8 +43,14 @@ async function done(): Promise<boolean> {
 <template>
   <dialog-card v-model="shown" title="New reel" verb="Begin" :width="460" :disabled="name.trim() === ''" :done="done">
     <div class="settings">
-      <v-text-field v-model="name" label="Name" :maxlength="limits.Rename.name.max" autofocus autocomplete="off"
-        @focus="($event.target as HTMLInputElement).select()" />
+      <v-text-field
+        v-model="name"
+        label="Name"
+        :maxlength="limits.Rename.name.max"
+        autofocus
+        autocomplete="off"
+        @focus="($event.target as HTMLInputElement).select()"
+      />
       <fieldset>
         <legend>Canvas</legend>
         <size-field v-model="size" :sizes="SIZES" chips="Common canvases" />

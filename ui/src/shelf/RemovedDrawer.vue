@@ -47,14 +47,30 @@ async function purge(card: ReelCard): Promise<void> {
       <template v-if="open">
         <span class="quiet note">Each goes for good {{ days }} days after it was removed.</span>
         <v-btn v-if="!sure" size="small" variant="outlined" @click="sure = true">Empty it</v-btn>
-        <v-btn v-else size="small" variant="flat" color="primary" @click="empty" @blur="sure = false">Remove all for good</v-btn>
+        <v-btn v-else size="small" variant="flat" color="primary" @click="empty" @blur="sure = false"
+          >Remove all for good</v-btn
+        >
       </template>
     </div>
     <ul v-if="open">
       <li v-for="card in reels" :key="card.id">
-        <span class="name"><b>{{ card.name }}</b> <span class="quiet">{{ framesText(card.frames) }}{{ card.removed ? ` · removed ${WHEN.format(new Date(card.removed))}` : '' }}</span></span>
-        <v-btn size="small" variant="outlined" :aria-label="`Put “${card.name}” back`" @click="$emit('restore', card.id)">Put it back</v-btn>
-        <v-btn size="small" variant="text" :aria-label="`Remove “${card.name}” for good`" @click="purge(card)">Remove for good</v-btn>
+        <span class="name"
+          ><b>{{ card.name }}</b>
+          <span class="quiet"
+            >{{ framesText(card.frames)
+            }}{{ card.removed ? ` · removed ${WHEN.format(new Date(card.removed))}` : '' }}</span
+          ></span
+        >
+        <v-btn
+          size="small"
+          variant="outlined"
+          :aria-label="`Put “${card.name}” back`"
+          @click="$emit('restore', card.id)"
+          >Put it back</v-btn
+        >
+        <v-btn size="small" variant="text" :aria-label="`Remove “${card.name}” for good`" @click="purge(card)"
+          >Remove for good</v-btn
+        >
       </li>
     </ul>
   </section>

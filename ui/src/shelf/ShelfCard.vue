@@ -21,7 +21,9 @@ const LONGEST_GREETING = 6000
 const props = defineProps<{ card: ReelCard }>()
 defineEmits<{ remove: []; changed: [] }>()
 
-const mine = computed(() => !session.value?.named || props.card.owner === null || props.card.owner === session.value.name)
+const mine = computed(
+  () => !session.value?.named || props.card.owner === null || props.card.owner === session.value.name,
+)
 /** Said of reels that are not one's own, where people have names. */
 const whose = computed(() => {
   const { owner } = props.card
@@ -44,7 +46,10 @@ async function play(): Promise<void> {
   playing.value = true
   if (props.card.preview) {
     loop ??= wantPicture(previewUrl(props.card.id, props.card.preview), () => 'ahead')
-    ready.value = await loop.image.then(() => true, () => false)
+    ready.value = await loop.image.then(
+      () => true,
+      () => false,
+    )
   }
 }
 
@@ -75,21 +80,46 @@ onBeforeUnmount(() => {
       <span class="name">{{ card.name }}</span>
       <span class="quiet facts">{{ card.problem }}</span>
     </div>
-    <router-link v-else :to="`/reels/${card.id}`" class="open" @pointerenter="play" @pointerleave="rest"
-      @focus="play" @blur="rest">
+    <router-link
+      v-else
+      :to="`/reels/${card.id}`"
+      class="open"
+      @pointerenter="play"
+      @pointerleave="rest"
+      @focus="play"
+      @blur="rest"
+    >
       <span class="picture">
-        <queued-picture v-if="card.cover && card.preview && seen" :src="playing && ready ? previewUrl(card.id, card.preview) : frameUrl(card.id, card.cover, COVER_WIDTH)"
-          class="checker" :class="[wide ? 'wide' : 'tall', { 'few-pixels': hasFewPixels(card.canvas) }]" />
+        <queued-picture
+          v-if="card.cover && card.preview && seen"
+          :src="playing && ready ? previewUrl(card.id, card.preview) : frameUrl(card.id, card.cover, COVER_WIDTH)"
+          class="checker"
+          :class="[wide ? 'wide' : 'tall', { 'few-pixels': hasFewPixels(card.canvas) }]"
+        />
         <span v-else-if="!card.cover" class="quiet">no frames yet</span>
       </span>
       <span class="name">{{ card.name }}</span>
-      <span class="quiet facts one-line">{{ whose }}{{ framesText(card.frames) }} · {{ durationText(card.millis) }}<template v-if="!whose"> · {{ card.canvas.width }} × {{ card.canvas.height }}</template></span>
+      <span class="quiet facts one-line"
+        >{{ whose }}{{ framesText(card.frames) }} · {{ durationText(card.millis)
+        }}<template v-if="!whose"> · {{ card.canvas.width }} × {{ card.canvas.height }}</template></span
+      >
     </router-link>
     <span v-if="mine" class="own">
-      <v-btn v-if="session?.named" :icon="mdiAccountMultipleOutline" size="small" :aria-label="`Who may see “${card.name}”`"
-        title="Who may see it" @click="giving = true" />
-      <v-btn :icon="mdiTrashCanOutline" size="small" :aria-label="`Take “${card.name}” off the shelf`"
-        title="Take it off the shelf" @click="$emit('remove')" />
+      <v-btn
+        v-if="session?.named"
+        :icon="mdiAccountMultipleOutline"
+        size="small"
+        :aria-label="`Who may see “${card.name}”`"
+        title="Who may see it"
+        @click="giving = true"
+      />
+      <v-btn
+        :icon="mdiTrashCanOutline"
+        size="small"
+        :aria-label="`Take “${card.name}” off the shelf`"
+        title="Take it off the shelf"
+        @click="$emit('remove')"
+      />
     </span>
     <access-dialog v-if="session?.named" v-model="giving" :card="card" @copied="$emit('changed')" />
   </article>
@@ -112,7 +142,9 @@ onBeforeUnmount(() => {
 }
 
 .open:hover {
-  box-shadow: var(--shade), 0 0 0 2px var(--rein);
+  box-shadow:
+    var(--shade),
+    0 0 0 2px var(--rein);
 }
 
 .picture {

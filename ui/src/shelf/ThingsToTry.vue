@@ -32,12 +32,25 @@ async function tryOne(kind: Try): Promise<void> {
   <section aria-label="Things to try">
     <p class="quiet">Nothing at hand? Try it with something of ours:</p>
     <div class="things">
-      <button v-for="thing in things" :key="thing.kind" type="button" class="thing" :disabled="busy !== null" :aria-busy="busy === thing.kind"
-        @click="tryOne(thing.kind)">
+      <button
+        v-for="thing in things"
+        :key="thing.kind"
+        type="button"
+        class="thing"
+        :disabled="busy !== null"
+        :aria-busy="busy === thing.kind"
+        @click="tryOne(thing.kind)"
+      >
         <img :src="tryUrl(thing.kind, 0)" alt="" />
         <b>{{ thing.label }}</b>
         <span class="quiet">{{ thing.means }}</span>
-        <v-progress-linear v-if="busy === thing.kind" indeterminate color="success" class="busy" aria-label="Making it ready" />
+        <v-progress-linear
+          v-if="busy === thing.kind"
+          indeterminate
+          color="success"
+          class="busy"
+          aria-label="Making it ready"
+        />
       </button>
     </div>
   </section>

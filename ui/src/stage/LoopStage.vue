@@ -45,7 +45,9 @@ const seen = computed(() => {
 const wantedWidth = computed(() => {
   const wide = props.look.zoom === 'fit' ? seen.value.width * devicePixelRatio : canvas.value.width
   const enough = WIDTHS.find((each) => each >= wide) ?? WIDTHS.at(-1)!
-  const most = WIDTHS.findLast((each) => each * each * (canvas.value.height / canvas.value.width) * looks.value.length <= MOST_PIXELS)
+  const most = WIDTHS.findLast(
+    (each) => each * each * (canvas.value.height / canvas.value.width) * looks.value.length <= MOST_PIXELS,
+  )
   return Math.min(enough, most ?? SMALL, canvas.value.width)
 })
 /** Where large ones are not much larger there is no need of them. */
@@ -83,12 +85,21 @@ watchPostEffect(() => {
 </script>
 
 <template>
-  <div ref="stage" class="stage" :class="{ checker: look.ground === '' }"
-    :style="look.ground === '' ? {} : { background: look.ground === 'paper' ? 'var(--paper)' : `#${look.ground}` }">
-    <canvas ref="surface" :width="width" :height="height" role="img"
-      :class="{ hard: hard || few || look.zoom !== 'fit' && look.zoom > 1 || wantedWidth < 160 }"
+  <div
+    ref="stage"
+    class="stage"
+    :class="{ checker: look.ground === '' }"
+    :style="look.ground === '' ? {} : { background: look.ground === 'paper' ? 'var(--paper)' : `#${look.ground}` }"
+  >
+    <canvas
+      ref="surface"
+      :width="width"
+      :height="height"
+      role="img"
+      :class="{ hard: hard || few || (look.zoom !== 'fit' && look.zoom > 1) || wantedWidth < 160 }"
       :style="{ width: `${seen.width}px`, height: `${seen.height}px` }"
-      :aria-label="store.frames.length ? `Frame ${playhead.index + 1} of ${store.frames.length}` : 'No frames'" />
+      :aria-label="store.frames.length ? `Frame ${playhead.index + 1} of ${store.frames.length}` : 'No frames'"
+    />
   </div>
 </template>
 

@@ -9,9 +9,25 @@ const own = computed(() => !PAGES.some(({ color }) => color === page.value))
 
 <template>
   <div class="pages" role="radiogroup" aria-label="Page behind">
-    <button v-for="each in PAGES" :key="each.name" type="button" role="radio" :aria-checked="page === each.color"
-      :aria-label="each.name" :title="each.name" :style="{ background: each.color }" @click="page = each.color" />
-    <input v-model="page" type="color" class="own" :class="{ chosen: own }" aria-label="Page of any color" title="Page of any color" />
+    <button
+      v-for="each in PAGES"
+      :key="each.name"
+      type="button"
+      role="radio"
+      :aria-checked="page === each.color"
+      :aria-label="each.name"
+      :title="each.name"
+      :style="{ background: each.color }"
+      @click="page = each.color"
+    />
+    <input
+      v-model="page"
+      type="color"
+      class="own"
+      :class="{ chosen: own }"
+      aria-label="Page of any color"
+      title="Page of any color"
+    />
   </div>
 </template>
 
@@ -40,6 +56,8 @@ const own = computed(() => !PAGES.some(({ color }) => color === page.value))
 
 .pages [aria-checked='true'],
 .own.chosen {
-  box-shadow: 0 0 0 2px var(--paper), 0 0 0 4px var(--rein);
+  box-shadow:
+    0 0 0 2px var(--paper),
+    0 0 0 4px var(--rein);
 }
 </style>

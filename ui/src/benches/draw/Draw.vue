@@ -1,5 +1,14 @@
 <script setup lang="ts">
-import { mdiChevronDown, mdiFitToScreenOutline, mdiMagnifyMinusOutline, mdiMagnifyPlusOutline, mdiPause, mdiPlay, mdiRotateLeft, mdiRotateRight } from '@mdi/js'
+import {
+  mdiChevronDown,
+  mdiFitToScreenOutline,
+  mdiMagnifyMinusOutline,
+  mdiMagnifyPlusOutline,
+  mdiPause,
+  mdiPlay,
+  mdiRotateLeft,
+  mdiRotateRight,
+} from '@mdi/js'
 import { computed, ref } from 'vue'
 import { nameOf, useKeys } from '@/ground/keys'
 import { useBarBelow } from '@/ground/messages'
@@ -50,7 +59,9 @@ const after = computed(() => neighbor(1))
 const title = computed(() => {
   const content = drawing.frame?.content
   const alone = content?.kind === 'card' && content.background === '' && content.text === ''
-  return drawing.frame ? `Page ${playhead.index + 1} of ${store.frames.length}, ${alone ? 'ink alone' : 'over ' + drawing.frame.name}` : ''
+  return drawing.frame
+    ? `Page ${playhead.index + 1} of ${store.frames.length}, ${alone ? 'ink alone' : 'over ' + drawing.frame.name}`
+    : ''
 })
 const zoomText = computed(() => `${Math.round(100 * (easel.value?.view.scale.value ?? 1))} %`)
 
@@ -79,7 +90,11 @@ function mirrorNext(): void {
 useKeys((event) => {
   const key = nameOf(event)
   if (event.ctrlKey || event.metaKey) {
-    return { c: taken.isHere ? taken.copy : undefined, v: taken.copied ? () => void taken.paste() : undefined, a: takeAll }[key]
+    return {
+      c: taken.isHere ? taken.copy : undefined,
+      v: taken.copied ? () => void taken.paste() : undefined,
+      a: takeAll,
+    }[key]
   }
   if (event.altKey) {
     return undefined
@@ -115,7 +130,9 @@ useKeys((event) => {
 
 /** What is pressed with the pointer gives the keys back to the page, so that Space plays and arrows draw. */
 function backToEasel(event: MouseEvent): void {
-  const pressed = event.target instanceof Element && event.target.closest('.foot .chip, .foot .swatch, .foot .pen, .right .buttons button')
+  const pressed =
+    event.target instanceof Element &&
+    event.target.closest('.foot .chip, .foot .swatch, .foot .pen, .right .buttons button')
   if (pressed && event.detail > 0) {
     easel.value?.focus()
   }
@@ -130,30 +147,86 @@ function takeAll(): void {
 <template>
   <div v-if="store.frames.length === 0" class="empty">
     <h2>Nothing to draw on yet</h2>
-    <p class="quiet">Begin with an empty page of {{ store.reel?.canvas.width }} × {{ store.reel?.canvas.height }} pixels, or add stills on the Sheet to draw over them.</p>
+    <p class="quiet">
+      Begin with an empty page of {{ store.reel?.canvas.width }} × {{ store.reel?.canvas.height }} pixels, or add stills
+      on the Sheet to draw over them.
+    </p>
     <v-btn color="primary" variant="flat" @click="drawing.addPage('empty')">The first page</v-btn>
   </div>
   <div v-else class="draw" @click="backToEasel">
     <div class="beside left">
       <div class="buttons">
-        <v-btn size="small" variant="outlined" :prepend-icon="playhead.playing ? mdiPause : mdiPlay" title="Space" @click="playhead.playing = !playhead.playing">{{ playhead.playing ? 'Stop' : 'Play from here' }}</v-btn>
+        <v-btn
+          size="small"
+          variant="outlined"
+          :prepend-icon="playhead.playing ? mdiPause : mdiPlay"
+          title="Space"
+          @click="playhead.playing = !playhead.playing"
+          >{{ playhead.playing ? 'Stop' : 'Play from here' }}</v-btn
+        >
         <drop-menu>
-          <template #activator="{ props: activator }"><v-btn v-bind="activator" size="small" variant="outlined" :append-icon="mdiChevronDown">Ink</v-btn></template>
+          <template #activator="{ props: activator }"
+            ><v-btn v-bind="activator" size="small" variant="outlined" :append-icon="mdiChevronDown"
+              >Ink</v-btn
+            ></template
+          >
           <action-list :groups="actions" label="What to do with the ink" />
         </drop-menu>
       </div>
-      <neighbor-page v-if="before" :frame="before.frame" :number="before.number" side="before" :hard="few" @go="drawing.flip(-1)" />
+      <neighbor-page
+        v-if="before"
+        :frame="before.frame"
+        :number="before.number"
+        side="before"
+        :hard="few"
+        @go="drawing.flip(-1)"
+      />
     </div>
     <div class="middle">
       <div class="bar">
         <h2 class="title" :title="title">{{ title }}</h2>
         <page-colors />
-        <v-btn :icon="mdiMagnifyMinusOutline" size="x-small" variant="text" aria-label="Zoom out" title="Zoom out (−)" @click="easel?.view.zoomOut()" />
+        <v-btn
+          :icon="mdiMagnifyMinusOutline"
+          size="x-small"
+          variant="text"
+          aria-label="Zoom out"
+          title="Zoom out (−)"
+          @click="easel?.view.zoomOut()"
+        />
         <span class="zoom quiet" role="status">{{ zoomText }}</span>
-        <v-btn :icon="mdiMagnifyPlusOutline" size="x-small" variant="text" aria-label="Zoom in" title="Zoom in (+)" @click="easel?.view.zoomIn()" />
-        <v-btn :icon="mdiFitToScreenOutline" size="x-small" variant="text" aria-label="Fit the page in" title="Fit the page in (0)" @click="easel?.view.fit()" />
-        <v-btn :icon="mdiRotateLeft" size="x-small" variant="text" aria-label="Turn the page left" title="Turn the page left (U)" @click="easel?.view.turnBy(-1)" />
-        <v-btn :icon="mdiRotateRight" size="x-small" variant="text" aria-label="Turn the page right" title="Turn the page right (I)" @click="easel?.view.turnBy(1)" />
+        <v-btn
+          :icon="mdiMagnifyPlusOutline"
+          size="x-small"
+          variant="text"
+          aria-label="Zoom in"
+          title="Zoom in (+)"
+          @click="easel?.view.zoomIn()"
+        />
+        <v-btn
+          :icon="mdiFitToScreenOutline"
+          size="x-small"
+          variant="text"
+          aria-label="Fit the page in"
+          title="Fit the page in (0)"
+          @click="easel?.view.fit()"
+        />
+        <v-btn
+          :icon="mdiRotateLeft"
+          size="x-small"
+          variant="text"
+          aria-label="Turn the page left"
+          title="Turn the page left (U)"
+          @click="easel?.view.turnBy(-1)"
+        />
+        <v-btn
+          :icon="mdiRotateRight"
+          size="x-small"
+          variant="text"
+          aria-label="Turn the page right"
+          title="Turn the page right (I)"
+          @click="easel?.view.turnBy(1)"
+        />
       </div>
       <div class="stand">
         <easel ref="easel" @words="askWords" />
@@ -162,11 +235,37 @@ function takeAll(): void {
     </div>
     <div class="beside right">
       <div class="buttons">
-        <v-btn size="small" color="primary" variant="flat" title="A new empty page after this one (N)" @click="drawing.addPage('empty')">New page</v-btn>
-        <v-btn size="small" variant="outlined" title="A new page that starts as a copy of this one (Shift + N)" @click="drawing.addPage('copy')">Copy</v-btn>
-        <v-btn size="small" variant="outlined" title="A new page that keeps the still, without the ink (K)" @click="drawing.addPage('still')">Still</v-btn>
+        <v-btn
+          size="small"
+          color="primary"
+          variant="flat"
+          title="A new empty page after this one (N)"
+          @click="drawing.addPage('empty')"
+          >New page</v-btn
+        >
+        <v-btn
+          size="small"
+          variant="outlined"
+          title="A new page that starts as a copy of this one (Shift + N)"
+          @click="drawing.addPage('copy')"
+          >Copy</v-btn
+        >
+        <v-btn
+          size="small"
+          variant="outlined"
+          title="A new page that keeps the still, without the ink (K)"
+          @click="drawing.addPage('still')"
+          >Still</v-btn
+        >
       </div>
-      <neighbor-page v-if="after" :frame="after.frame" :number="after.number" side="after" :hard="few" @go="drawing.flip(1)" />
+      <neighbor-page
+        v-if="after"
+        :frame="after.frame"
+        :number="after.number"
+        side="after"
+        :hard="few"
+        @go="drawing.flip(1)"
+      />
     </div>
     <div ref="tray" class="foot"><pen-tray /></div>
     <ink-words-dialog :at="wordsAt" />

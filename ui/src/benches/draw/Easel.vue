@@ -65,15 +65,23 @@ const grid = computed(() => drawing.settings.grid && view.scale.value >= GRID_FR
 const gridStyle = computed(() => ({ backgroundSize: `${view.scale.value}px ${view.scale.value}px` }))
 const hard = computed(() => few.value || view.scale.value * devicePixelRatio >= 3)
 const under = computed(() => (drawing.frame && store.reel ? layerUrl(store.reel.id, drawing.frame.underInk) : ''))
-const over = computed(() => (drawing.frame?.overInk && store.reel ? layerUrl(store.reel.id, drawing.frame.overInk) : ''))
+const over = computed(() =>
+  drawing.frame?.overInk && store.reel ? layerUrl(store.reel.id, drawing.frame.overInk) : '',
+)
 const stageLook = computed(() => ({ zoom: 'fit' as const, ground: page.value.slice(1) }))
 
 const shines = computed(() => {
   const { before, after, strength, round, shines: on, lit } = drawing.settings
-  return on && store.reel && !playhead.playing ? { pages: shining(store.frames, playhead.index, before, after, strength / 100, round), lit } : { pages: [], lit: false }
+  return on && store.reel && !playhead.playing
+    ? { pages: shining(store.frames, playhead.index, before, after, strength / 100, round), lit }
+    : { pages: [], lit: false }
 })
 /** What is seen of other pages: a mark on this one does not change it. */
-const shineKey = computed(() => shines.value.pages.map(({ frame, color, strength }) => `${inkName(frame.ink)} ${color} ${strength}`).join() + shines.value.lit)
+const shineKey = computed(
+  () =>
+    shines.value.pages.map(({ frame, color, strength }) => `${inkName(frame.ink)} ${color} ${strength}`).join() +
+    shines.value.lit,
+)
 let shineTurn = 0
 watch(
   [shineKey, shineCanvas, canvas],
@@ -81,27 +89,74 @@ watch(
     const mine = ++shineTurn
     const pen = shineCanvas.value?.getContext('2d')
     if (pen && store.reel) {
-      void paintShining(pen, store.reel.id, shines.value.pages, canvas.value, shines.value.lit, () => mine === shineTurn)
+      void paintShining(
+        pen,
+        store.reel.id,
+        shines.value.pages,
+        canvas.value,
+        shines.value.lit,
+        () => mine === shineTurn,
+      )
     }
   },
   { flush: 'post' },
 )
 
-const label = computed(() => `Easel: page ${playhead.index + 1} of ${store.frames.length}. Arrow keys move the pen, Enter puts it down and lifts it.`)
+const label = computed(
+  () =>
+    `Easel: page ${playhead.index + 1} of ${store.frames.length}. Arrow keys move the pen, Enter puts it down and lifts it.`,
+)
 defineExpose({ view, focus: () => easel.value?.focus() })
 </script>
 
 <template>
-  <div ref="easel" class="easel" :class="[drawing.hand, { panning: space.isDown.value }]" tabindex="0" role="application" :aria-label="label"
-    @pointerdown="pointers.onDown" @pointermove="pointers.onMove" @pointerup="pointers.onUp" @pointercancel="pointers.onCancel" @wheel.prevent="pointers.onWheel" @keydown="keyPen.onKey" @contextmenu.prevent>
+  <div
+    ref="easel"
+    class="easel"
+    :class="[drawing.hand, { panning: space.isDown.value }]"
+    tabindex="0"
+    role="application"
+    :aria-label="label"
+    @pointerdown="pointers.onDown"
+    @pointermove="pointers.onMove"
+    @pointerup="pointers.onUp"
+    @pointercancel="pointers.onCancel"
+    @wheel.prevent="pointers.onWheel"
+    @keydown="keyPen.onKey"
+    @contextmenu.prevent
+  >
     <loop-stage v-if="playhead.playing" :look="stageLook" :hard="few" whole class="playing" />
     <div v-show="!playhead.playing" class="sheet" :class="{ hard }" :style="[place, { background: page }]">
       <queued-picture v-if="under" :src="under" class="layer" />
-      <canvas ref="shineCanvas" class="layer" :width="canvas.width" :height="canvas.height" aria-hidden="true" data-test="shine" />
-      <canvas ref="inkCanvas" class="layer" :width="canvas.width" :height="canvas.height" role="img" aria-label="Ink of this page" data-test="ink" :data-ink="ink.picture.value" />
+      <canvas
+        ref="shineCanvas"
+        class="layer"
+        :width="canvas.width"
+        :height="canvas.height"
+        aria-hidden="true"
+        data-test="shine"
+      />
+      <canvas
+        ref="inkCanvas"
+        class="layer"
+        :width="canvas.width"
+        :height="canvas.height"
+        role="img"
+        aria-label="Ink of this page"
+        data-test="ink"
+        :data-ink="ink.picture.value"
+      />
       <queued-picture v-if="over" :src="over" class="layer" />
       <div v-if="grid" class="layer grid" :style="gridStyle" />
-      <easel-marks class="layer" :canvas="canvas" :scale="view.scale.value" :pulled="hand.pulled.value" :hand-down="hand.isDown.value" :cursor="keyPen.cursor.value" :cursor-down="keyPen.isDown.value" />
+      <easel-marks
+        class="layer"
+        :canvas="canvas"
+        :scale="view.scale.value"
+        :pulled="hand.pulled.value"
+        :hand-down="hand.isDown.value"
+        :cursor="keyPen.cursor.value"
+        :cursor-down="keyPen.isDown.value"
+      />
     </div>
   </div>
 </template>
@@ -160,7 +215,8 @@ defineExpose({ view, focus: () => easel.value?.focus() })
 }
 
 .grid {
-  background-image: linear-gradient(to right, #80808066 1px, transparent 1px),
+  background-image:
+    linear-gradient(to right, #80808066 1px, transparent 1px),
     linear-gradient(to bottom, #80808066 1px, transparent 1px);
 }
 </style>

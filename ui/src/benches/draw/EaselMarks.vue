@@ -44,7 +44,15 @@ const cross = computed(() => {
   <svg :viewBox="`0 0 ${canvas.width} ${canvas.height}`" preserveAspectRatio="none" aria-hidden="true">
     <template v-if="box">
       <rect v-if="drawing.hand === 'box'" class="pulled" :style="line" v-bind="box" />
-      <ellipse v-else class="pulled" :style="line" :cx="box.x + box.width / 2" :cy="box.y + box.height / 2" :rx="box.width / 2" :ry="box.height / 2" />
+      <ellipse
+        v-else
+        class="pulled"
+        :style="line"
+        :cx="box.x + box.width / 2"
+        :cy="box.y + box.height / 2"
+        :rx="box.width / 2"
+        :ry="box.height / 2"
+      />
     </template>
     <polyline v-if="free" class="ants" :points="outlined.join(' ')" />
     <template v-else-if="taken.box && outlined.length > 0">

@@ -19,7 +19,14 @@ const alone = computed(() => store.reel?.cutouts.length === 0)
   </div>
   <div v-else-if="drawing.smaller" class="notice" role="status">
     <span>The canvas is {{ size }} pixels, too large to draw on. Stills keep all their pixels on a smaller one.</span>
-    <v-btn v-if="alone" size="small" variant="flat" color="primary" @click="store.dispatch({ type: 'setCanvas', ...drawing.smaller })">Make it {{ smaller }}</v-btn>
+    <v-btn
+      v-if="alone"
+      size="small"
+      variant="flat"
+      color="primary"
+      @click="store.dispatch({ type: 'setCanvas', ...drawing.smaller })"
+      >Make it {{ smaller }}</v-btn
+    >
     <span v-else>Make it at most {{ smaller }} on the Sheet.</span>
   </div>
 </template>

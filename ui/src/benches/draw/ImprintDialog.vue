@@ -30,7 +30,16 @@ const done = (): Promise<boolean> => store.imprint(cutout.value, pages.value)
 
 <template>
   <dialog-card v-model="shown" title="Make a cut-out ink" verb="Make it ink" :done="done">
-    <v-select v-model="cutout" :items="here" item-title="name" item-value="id" label="Cut-out" variant="outlined" density="compact" hide-details />
+    <v-select
+      v-model="cutout"
+      :items="here"
+      item-title="name"
+      item-value="id"
+      label="Cut-out"
+      variant="outlined"
+      density="compact"
+      hide-details
+    />
     <v-checkbox v-model="everywhere" label="On all pages where it is seen" density="compact" hide-details />
     <p class="quiet">It is drawn into the ink where it lies, and is no cut-out there any more.</p>
   </dialog-card>

@@ -33,7 +33,20 @@ const where = computed(() => `Their upper left corner goes to ${Math.round(props
 function fresh(): Words {
   const size = Math.max(8, Math.round(drawing.canvas.height * FIRST_SIZE_SHARE))
   const widest = Math.max(1, Math.round(drawing.canvas.width - props.at.x))
-  return { kind: 'words', text: '', typeface: 'HAND', own: NO_FILE, weight: 'REGULAR', size, color: pens.pen.color, align: 'LEFT', outline: 0, outlineColor: '1e2a32', widest, colors: [] }
+  return {
+    kind: 'words',
+    text: '',
+    typeface: 'HAND',
+    own: NO_FILE,
+    weight: 'REGULAR',
+    size,
+    color: pens.pen.color,
+    align: 'LEFT',
+    outline: 0,
+    outlineColor: '1e2a32',
+    widest,
+    colors: [],
+  }
 }
 
 watch(shown, (open) => {
@@ -42,11 +55,19 @@ watch(shown, (open) => {
   }
 })
 
-const done = (): Promise<boolean> => drawing.make({ type: 'press', art: { ...words.value }, x: Math.round(props.at.x), y: Math.round(props.at.y) })
+const done = (): Promise<boolean> =>
+  drawing.make({ type: 'press', art: { ...words.value }, x: Math.round(props.at.x), y: Math.round(props.at.y) })
 </script>
 
 <template>
-  <dialog-card v-model="shown" title="Words as ink" verb="Write" :width="760" :disabled="words.text.trim() === ''" :done="done">
+  <dialog-card
+    v-model="shown"
+    title="Words as ink"
+    verb="Write"
+    :width="760"
+    :disabled="words.text.trim() === ''"
+    :done="done"
+  >
     <div class="sides">
       <div class="settings">
         <lettering-fields v-model="words" label="Words" />

@@ -18,10 +18,21 @@ const ratio = computed(() => (store.reel ? `${store.reel.canvas.width} / ${store
 </script>
 
 <template>
-  <button type="button" class="page" :class="side" :title="`${side === 'before' ? 'Page before (,)' : 'Page after (.)'}`"
-    @click="emit('go')">
-    <span class="picture" :class="{ hard }" :style="{ aspectRatio: ratio, background: page }"><queued-picture :src="src" class="drawn" /></span>
-    <span class="foot"><span class="unseen">Page</span><b>{{ number }}</b><span>{{ side }}</span><span>{{ delayText(frame.delayMillis) }}</span></span>
+  <button
+    type="button"
+    class="page"
+    :class="side"
+    :title="`${side === 'before' ? 'Page before (,)' : 'Page after (.)'}`"
+    @click="emit('go')"
+  >
+    <span class="picture" :class="{ hard }" :style="{ aspectRatio: ratio, background: page }"
+      ><queued-picture :src="src" class="drawn"
+    /></span>
+    <span class="foot"
+      ><span class="unseen">Page</span><b>{{ number }}</b
+      ><span>{{ side }}</span
+      ><span>{{ delayText(frame.delayMillis) }}</span></span
+    >
   </button>
 </template>
 

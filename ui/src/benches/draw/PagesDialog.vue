@@ -22,7 +22,8 @@ const mostPages = computed(() => {
 })
 
 /** The page and those after it, so many in all; after the last one comes the first. */
-const row = (length: number) => Array.from({ length }, (_, i) => store.frames[(playhead.index + i) % store.frames.length]!)
+const row = (length: number) =>
+  Array.from({ length }, (_, i) => store.frames[(playhead.index + i) % store.frames.length]!)
 
 watch(shown, (open) => {
   if (open) {
@@ -38,9 +39,33 @@ function done(): Promise<boolean> {
 
 <template>
   <dialog-card v-model="shown" title="Give this ink to the next pages" verb="Give it" :done="done">
-    <number-field :value="count" label="How many pages get it" labelled :min="1" :max="most" variant="outlined" density="compact" hide-details="auto" @done="(wanted) => (count = wanted)" />
-    <number-field :value="pages" label="Pages whose ink takes turns, from this one on" labelled :min="1" :max="mostPages" :disabled="mostPages < 2" variant="outlined" density="compact" hide-details="auto" class="mt-4"
-      @done="(wanted) => (pages = wanted)" />
-    <p class="quiet mt-3">The ink of {{ framesText(Math.min(count, most)) }} is replaced. Three drawings of the same thing that take turns seem to boil. After the last page comes the first.</p>
+    <number-field
+      :value="count"
+      label="How many pages get it"
+      labelled
+      :min="1"
+      :max="most"
+      variant="outlined"
+      density="compact"
+      hide-details="auto"
+      @done="(wanted) => (count = wanted)"
+    />
+    <number-field
+      :value="pages"
+      label="Pages whose ink takes turns, from this one on"
+      labelled
+      :min="1"
+      :max="mostPages"
+      :disabled="mostPages < 2"
+      variant="outlined"
+      density="compact"
+      hide-details="auto"
+      class="mt-4"
+      @done="(wanted) => (pages = wanted)"
+    />
+    <p class="quiet mt-3">
+      The ink of {{ framesText(Math.min(count, most)) }} is replaced. Three drawings of the same thing that take turns
+      seem to boil. After the last page comes the first.
+    </p>
   </dialog-card>
 </template>

@@ -27,9 +27,16 @@ watch(shown, (open) => {
 })
 
 function done(): Promise<boolean> {
-  const pages = everywhere.value ? store.frames.filter((frame) => frame.ink.picture !== '') : drawing.frame ? [drawing.frame] : []
+  const pages = everywhere.value
+    ? store.frames.filter((frame) => frame.ink.picture !== '')
+    : drawing.frame
+      ? [drawing.frame]
+      : []
   const mark: Mark = { type: 'recolor', from: from.value, to: to.value, tolerance: TOLERANCE }
-  return drawing.make(mark, pages.map((page) => page.id))
+  return drawing.make(
+    mark,
+    pages.map((page) => page.id),
+  )
 }
 </script>
 

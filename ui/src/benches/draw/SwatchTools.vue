@@ -29,7 +29,9 @@ async function fromPicture(): Promise<void> {
   }
   try {
     const path = { id: store.reel.id, frame: frame.id }
-    const { colors } = await answer(api.GET('/api/reels/{id}/frames/{frame}/colors', { params: { path, query: { count: FROM_PICTURE } } }))
+    const { colors } = await answer(
+      api.GET('/api/reels/{id}/frames/{frame}/colors', { params: { path, query: { count: FROM_PICTURE } } }),
+    )
     if (colors.length > 0) {
       await drawing.setSwatches(colors)
     }
@@ -54,9 +56,34 @@ async function pickAnywhere(): Promise<void> {
 </script>
 
 <template>
-  <v-btn size="small" variant="outlined" :prepend-icon="mdiImageOutline" :disabled="!drawing.frame" title="The swatches become the colors this page is made of" @click="fromPicture">Colors of this page</v-btn>
+  <v-btn
+    size="small"
+    variant="outlined"
+    :prepend-icon="mdiImageOutline"
+    :disabled="!drawing.frame"
+    title="The swatches become the colors this page is made of"
+    @click="fromPicture"
+    >Colors of this page</v-btn
+  >
   <palette-file-button label="Colors from a file" @read="fromFile" />
-  <v-btn v-if="Picker" size="small" variant="outlined" :prepend-icon="mdiEyedropper" title="Takes a color anywhere on the screen" @click="pickAnywhere">Color off the screen</v-btn>
-  <v-btn size="small" variant="outlined" :prepend-icon="mdiFormatPaint" @click="asking.open('recolor')">Replace a color…</v-btn>
-  <v-btn size="small" variant="outlined" :prepend-icon="mdiClose" :disabled="!store.reel?.swatches.includes(pens.pen.color)" @click="drawing.dropSwatch(pens.pen.color)">Drop this color</v-btn>
+  <v-btn
+    v-if="Picker"
+    size="small"
+    variant="outlined"
+    :prepend-icon="mdiEyedropper"
+    title="Takes a color anywhere on the screen"
+    @click="pickAnywhere"
+    >Color off the screen</v-btn
+  >
+  <v-btn size="small" variant="outlined" :prepend-icon="mdiFormatPaint" @click="asking.open('recolor')"
+    >Replace a color…</v-btn
+  >
+  <v-btn
+    size="small"
+    variant="outlined"
+    :prepend-icon="mdiClose"
+    :disabled="!store.reel?.swatches.includes(pens.pen.color)"
+    @click="drawing.dropSwatch(pens.pen.color)"
+    >Drop this color</v-btn
+  >
 </template>

@@ -15,7 +15,14 @@ function encode(linear: number): number {
 }
 
 /** Puts what is covered on `base` into `shown`, both as a browser holds pixels: red, green, blue, alpha. */
-export function blend(base: Uint8ClampedArray, shown: Uint8ClampedArray, coverage: Coverage, extra: Coverage | null, pen: Pen, box: Box): void {
+export function blend(
+  base: Uint8ClampedArray,
+  shown: Uint8ClampedArray,
+  coverage: Coverage,
+  extra: Coverage | null,
+  pen: Pen,
+  box: Box,
+): void {
   const color = [0, 2, 4].map((at) => parseInt(pen.color.slice(at, at + 2), 16))
   const opacity = pen.opacity / 100
   for (let y = box.top; y < box.bottom; y++) {
@@ -49,8 +56,12 @@ function paint(base: Uint8ClampedArray, shown: Uint8ClampedArray, at: number, sh
     const above = color[channel] as number
     shown[at + channel] =
       share === 0 || below === above
-        ? share === 0 ? below : above
-        : (ENCODED[Math.floor((part * (LINEAR[above] as number) + (1 - part) * (LINEAR[below] as number)) * FINE + 0.5)] as number)
+        ? share === 0
+          ? below
+          : above
+        : (ENCODED[
+            Math.floor((part * (LINEAR[above] as number) + (1 - part) * (LINEAR[below] as number)) * FINE + 0.5)
+          ] as number)
   }
   shown[at + 3] = share === 0 ? (base[at + 3] as number) : Math.round(255 * all)
 }

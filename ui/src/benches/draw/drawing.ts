@@ -19,7 +19,12 @@ export const HANDS: readonly { value: Hand; title: string; key: string; about: s
   { value: 'round', title: 'Round', key: 'o', about: 'An ellipse; with Shift a circle' },
   { value: 'words', title: 'Words', key: 'w', about: 'Words as ink' },
   { value: 'pick', title: 'Pick up', key: 'p', about: 'Takes the color that is seen at a place' },
-  { value: 'take', title: 'Take', key: 't', about: 'Takes ink by a box or, with Alt, a free outline, to move, scale or copy it' },
+  {
+    value: 'take',
+    title: 'Take',
+    key: 't',
+    about: 'Takes ink by a box or, with Alt, a free outline, to move, scale or copy it',
+  },
 ]
 
 /** How a figure is drawn. */
@@ -72,7 +77,20 @@ const MOST_SWATCHES = 32
 const LONGEST_SIDE = 1600
 
 /** Colors a page begins with: those of the house. */
-export const FIRST_SWATCHES = ['1e2a32', '56626b', 'fffdf9', 'b23e28', 'e8836b', 'e0b04a', '2b6a80', '9cc4cf', '2c6b4d', '7a5a38', 'ded4c1', '3f3a63']
+export const FIRST_SWATCHES = [
+  '1e2a32',
+  '56626b',
+  'fffdf9',
+  'b23e28',
+  'e8836b',
+  'e0b04a',
+  '2b6a80',
+  '9cc4cf',
+  '2c6b4d',
+  '7a5a38',
+  'ded4c1',
+  '3f3a63',
+]
 
 /** What is being drawn with, and marks on their way to the server. */
 export const useDrawing = defineStore('drawing', () => {
@@ -96,12 +114,16 @@ export const useDrawing = defineStore('drawing', () => {
   const smaller = computed(() => {
     const { width, height } = canvas.value
     const scale = LONGEST_SIDE / Math.max(width, height)
-    return scale < 1 ? { width: Math.max(1, Math.round(width * scale)), height: Math.max(1, Math.round(height * scale)) } : null
+    return scale < 1
+      ? { width: Math.max(1, Math.round(width * scale)), height: Math.max(1, Math.round(height * scale)) }
+      : null
   })
   const swatches = computed(() => (store.reel && store.reel.swatches.length > 0 ? store.reel.swatches : FIRST_SWATCHES))
 
   /** Cut-outs that are seen on the page. */
-  const cutoutsHere = computed(() => (store.reel?.cutouts ?? []).filter((each) => !each.hidden && !each.away.includes(frame.value?.id ?? 0)))
+  const cutoutsHere = computed(() =>
+    (store.reel?.cutouts ?? []).filter((each) => !each.hidden && !each.away.includes(frame.value?.id ?? 0)),
+  )
 
   function set(part: Partial<Settings>): void {
     settings.value = { ...settings.value, ...part }
@@ -174,5 +196,25 @@ export const useDrawing = defineStore('drawing', () => {
     }
   }
 
-  return { hand, settings, set, waiting, failed, frame, canvas, smaller, swatches, cutoutsHere, make, tryAgain, giveUp, use, keepSwatch, setSwatches, dropSwatch, addPage, flip }
+  return {
+    hand,
+    settings,
+    set,
+    waiting,
+    failed,
+    frame,
+    canvas,
+    smaller,
+    swatches,
+    cutoutsHere,
+    make,
+    tryAgain,
+    giveUp,
+    use,
+    keepSwatch,
+    setSwatches,
+    dropSwatch,
+    addPage,
+    flip,
+  }
 })

@@ -74,10 +74,20 @@ export function useHand(ink: InkSurface, seenColor: (at: Place) => Promise<strin
     switch (drawing.hand) {
       case 'draw':
       case 'rub':
-        ink.add(touches.map((each) => steadied?.next(point(each), isHard.value ? 0.01 : NEAR) ?? null).filter((each) => each !== null))
+        ink.add(
+          touches
+            .map((each) => steadied?.next(point(each), isHard.value ? 0.01 : NEAR) ?? null)
+            .filter((each) => each !== null),
+        )
         break
       case 'line':
-        ink.add([{ ...from.value, width: pens.pen.width }, { ...aligned(from.value, touch), width: pens.pen.width }], true)
+        ink.add(
+          [
+            { ...from.value, width: pens.pen.width },
+            { ...aligned(from.value, touch), width: pens.pen.width },
+          ],
+          true,
+        )
         break
       case 'box':
       case 'round':
@@ -170,7 +180,17 @@ export function useHand(ink: InkSurface, seenColor: (at: Place) => Promise<strin
       return
     }
     const { tolerance, gap, corners, by } = drawing.settings
-    send({ type: 'pour', pen: pen.value, x: Math.floor(at.x), y: Math.floor(at.y), tolerance, gap, corners, by, under: 2 })
+    send({
+      type: 'pour',
+      pen: pen.value,
+      x: Math.floor(at.x),
+      y: Math.floor(at.y),
+      tolerance,
+      gap,
+      corners,
+      by,
+      under: 2,
+    })
   }
 
   async function pick(at: Place): Promise<void> {

@@ -31,20 +31,46 @@ export function useInkActions() {
       [
         { label: 'Take all ink', icon: mdiSelectAll, keys: 'Ctrl+A', enabled: inked, run: () => takeAll() },
         { label: 'Copy what is taken', icon: mdiContentCopy, keys: 'Ctrl+C', enabled: taken.isHere, run: taken.copy },
-        { label: 'Paste at the same place', icon: mdiContentPaste, keys: 'Ctrl+V', enabled: taken.copied !== null, run: taken.paste },
+        {
+          label: 'Paste at the same place',
+          icon: mdiContentPaste,
+          keys: 'Ctrl+V',
+          enabled: taken.copied !== null,
+          run: taken.paste,
+        },
         { label: 'Remove what is taken', icon: mdiEraser, keys: 'Delete', enabled: taken.isHere, run: taken.remove },
       ],
       [
-        { label: 'Give it to the next pages…', icon: mdiTransitionMasked, enabled: inked && store.frames.length > 1, run: () => asking.open('pages') },
+        {
+          label: 'Give it to the next pages…',
+          icon: mdiTransitionMasked,
+          enabled: inked && store.frames.length > 1,
+          run: () => asking.open('pages'),
+        },
         {
           label: 'Exchange with the next page',
           icon: mdiSwapHorizontal,
           enabled: next !== undefined && (inked || next.ink.picture !== ''),
           run: () => next && store.dispatch({ type: 'swapInk', frame: id, other: next.id }),
         },
-        { label: 'Make it a cut-out', icon: mdiContentCut, enabled: inked, run: () => store.dispatch({ type: 'inkToCutout', frame: id }) },
-        { label: 'Make a cut-out ink…', icon: mdiStamper, enabled: drawing.cutoutsHere.length > 0, run: () => asking.open('imprint') },
-        { label: 'Clear the page', icon: mdiEraser, enabled: inked, run: () => store.dispatch({ type: 'clearInk', frames: [id] }) },
+        {
+          label: 'Make it a cut-out',
+          icon: mdiContentCut,
+          enabled: inked,
+          run: () => store.dispatch({ type: 'inkToCutout', frame: id }),
+        },
+        {
+          label: 'Make a cut-out ink…',
+          icon: mdiStamper,
+          enabled: drawing.cutoutsHere.length > 0,
+          run: () => asking.open('imprint'),
+        },
+        {
+          label: 'Clear the page',
+          icon: mdiEraser,
+          enabled: inked,
+          run: () => store.dispatch({ type: 'clearInk', frames: [id] }),
+        },
       ],
     ]
   })

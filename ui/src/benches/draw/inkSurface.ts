@@ -32,7 +32,20 @@ export function useInkSurface(surface: Ref<HTMLCanvasElement | null>) {
   const waits = computed(() => drawing.waiting.some((each) => each.frames.includes(drawing.frame?.id ?? 0)))
   const told = computed(() => (drawing.frame ? inkName(drawing.frame.ink) : ''))
 
-  watch([page, told, waits, () => playhead.playing, () => drawing.failed.length, () => drawing.canvas.width, () => drawing.canvas.height, surface], () => void load(), { immediate: true })
+  watch(
+    [
+      page,
+      told,
+      waits,
+      () => playhead.playing,
+      () => drawing.failed.length,
+      () => drawing.canvas.width,
+      () => drawing.canvas.height,
+      surface,
+    ],
+    () => void load(),
+    { immediate: true },
+  )
 
   async function load(): Promise<void> {
     const frame = drawing.frame
@@ -75,7 +88,9 @@ export function useInkSurface(surface: Ref<HTMLCanvasElement | null>) {
     if (live.value && points.length > 0) {
       const box = live.value.add(points, restarts)
       if (box.left < box.right && box.top < box.bottom) {
-        surface.value?.getContext('2d')?.putImageData(shown, 0, 0, box.left, box.top, box.right - box.left, box.bottom - box.top)
+        surface.value
+          ?.getContext('2d')
+          ?.putImageData(shown, 0, 0, box.left, box.top, box.right - box.left, box.bottom - box.top)
       }
     }
   }

@@ -17,12 +17,20 @@ export function useKeyPen(hand: Hand) {
   const cursor = ref<Place | null>(null)
   const isDown = ref(false)
 
-  const middle = (): Place => ({ x: Math.floor(drawing.canvas.width / 2) + 0.5, y: Math.floor(drawing.canvas.height / 2) + 0.5 })
+  const middle = (): Place => ({
+    x: Math.floor(drawing.canvas.width / 2) + 0.5,
+    y: Math.floor(drawing.canvas.height / 2) + 0.5,
+  })
   const touch = (at: Place): Touch => ({ ...at, pressure: 0.5, tilt: 0, shift: false, alt: false })
 
   function onKey(event: KeyboardEvent): void {
     const by = event.shiftKey ? 10 : 1
-    const step = { ArrowLeft: { x: -by, y: 0 }, ArrowRight: { x: by, y: 0 }, ArrowUp: { x: 0, y: -by }, ArrowDown: { x: 0, y: by } }[event.key]
+    const step = {
+      ArrowLeft: { x: -by, y: 0 },
+      ArrowRight: { x: by, y: 0 },
+      ArrowUp: { x: 0, y: -by },
+      ArrowDown: { x: 0, y: by },
+    }[event.key]
     if (event.ctrlKey || event.metaKey || event.altKey) {
       return
     }

@@ -33,7 +33,10 @@ async function loaded(url: string, canvas: Size): Promise<ImageData> {
     throw new Error(`The ink could not be loaded (${answered.status})`)
   }
   // Colors are taken as they are: converting them would change ink a little each time.
-  const bitmap = await createImageBitmap(await answered.blob(), { premultiplyAlpha: 'none', colorSpaceConversion: 'none' })
+  const bitmap = await createImageBitmap(await answered.blob(), {
+    premultiplyAlpha: 'none',
+    colorSpaceConversion: 'none',
+  })
   const surface = new OffscreenCanvas(canvas.width, canvas.height)
   const pen = surface.getContext('2d', { willReadFrequently: true })!
   pen.drawImage(bitmap, 0, 0)
@@ -41,4 +44,5 @@ async function loaded(url: string, canvas: Size): Promise<ImageData> {
   return pen.getImageData(0, 0, canvas.width, canvas.height)
 }
 
-export const copyOf = (pixels: ImageData): ImageData => new ImageData(new Uint8ClampedArray(pixels.data), pixels.width, pixels.height)
+export const copyOf = (pixels: ImageData): ImageData =>
+  new ImageData(new Uint8ClampedArray(pixels.data), pixels.width, pixels.height)

@@ -53,7 +53,12 @@ export class LiveStroke {
     for (const path of this.mirrored(this.points)) {
       hardLine(path, this.coverage)
       for (const { x, y, width } of path) {
-        this.covered = around(this.covered, { left: x - width - 1, top: y - width - 1, right: x + width + 1, bottom: y + width + 1 })
+        this.covered = around(this.covered, {
+          left: x - width - 1,
+          top: y - width - 1,
+          right: x + width + 1,
+          bottom: y + width + 1,
+        })
       }
     }
     return this.covered
@@ -68,7 +73,10 @@ export class LiveStroke {
       return (this.tailBox = this.swept([this.points[0]!, this.points[0]!], this.tail))
     }
     for (; this.settled < last - 1; this.settled++) {
-      box = around(box, this.swept([this.points[this.settled]!, ...curve(this.points, this.settled, this.softness)], this.coverage))
+      box = around(
+        box,
+        this.swept([this.points[this.settled]!, ...curve(this.points, this.settled, this.softness)], this.coverage),
+      )
     }
     this.covered = around(this.covered, box)
     this.tailBox = this.swept([this.points[last - 1]!, ...curve(this.points, last - 1, this.softness)], this.tail)

@@ -8,7 +8,13 @@ import type { PageView, Place, Touch } from './pageView'
 const WHEEL_STEP = 1.1
 
 /** What pointers do on the easel: one draws, or moves the page while space is held; two fingers move and zoom it. */
-export function usePointers(easel: Ref<HTMLElement | null>, view: PageView, hand: Hand, keyPen: KeyPen, space: HeldSpace) {
+export function usePointers(
+  easel: Ref<HTMLElement | null>,
+  view: PageView,
+  hand: Hand,
+  keyPen: KeyPen,
+  space: HeldSpace,
+) {
   const playhead = usePlayhead()
   const down = new Map<number, PointerEvent>()
   let panning: PointerEvent | null = null
@@ -89,7 +95,10 @@ export function usePointers(easel: Ref<HTMLElement | null>, view: PageView, hand
     if (other) {
       const was = Math.hypot(before.clientX - other.clientX, before.clientY - other.clientY)
       const is = Math.hypot(now.clientX - other.clientX, now.clientY - other.clientY)
-      view.zoom(is / Math.max(1, was), fromMiddle({ clientX: (now.clientX + other.clientX) / 2, clientY: (now.clientY + other.clientY) / 2 }))
+      view.zoom(
+        is / Math.max(1, was),
+        fromMiddle({ clientX: (now.clientX + other.clientX) / 2, clientY: (now.clientY + other.clientY) / 2 }),
+      )
       view.moveBy((now.clientX - before.clientX) / 2, (now.clientY - before.clientY) / 2)
     }
   }

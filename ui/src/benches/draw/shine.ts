@@ -18,7 +18,14 @@ export interface Shining {
  * @param round whether the loop closes: before the first comes the last
  * @return the farthest first
  */
-export function shining(frames: FrameView[], at: number, before: number, after: number, strength: number, round: boolean): Shining[] {
+export function shining(
+  frames: FrameView[],
+  at: number,
+  before: number,
+  after: number,
+  strength: number,
+  round: boolean,
+): Shining[] {
   const seen = new Set([at])
   const found: Shining[] = []
   const most = frames.length - 1
@@ -39,8 +46,19 @@ export function shining(frames: FrameView[], at: number, before: number, after: 
 }
 
 /** Paints the ink of other pages; tinted, or as it is where the pages lie on a light table. */
-export async function paintShining(pen: CanvasRenderingContext2D, reel: string, pages: Shining[], canvas: Size, lit: boolean, still: () => boolean): Promise<void> {
-  const inks = await Promise.all(pages.map(({ frame }) => (frame.ink.picture === '' ? null : inkPixels(reel, frame.ink, canvas).catch(() => null))))
+export async function paintShining(
+  pen: CanvasRenderingContext2D,
+  reel: string,
+  pages: Shining[],
+  canvas: Size,
+  lit: boolean,
+  still: () => boolean,
+): Promise<void> {
+  const inks = await Promise.all(
+    pages.map(async ({ frame }) =>
+      frame.ink.picture === '' ? null : inkPixels(reel, frame.ink, canvas).catch(() => null),
+    ),
+  )
   if (!still()) {
     return
   }

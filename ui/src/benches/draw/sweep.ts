@@ -121,7 +121,11 @@ export function curve(points: Point[], i: number, softness: number): Point[] {
     const on = piece / pieces
     const back = (pieces - piece) / pieces
     const between = (axis: keyof Point): number =>
-      exact(beyond(back, on) * before[axis] + beyond(on, back) * after[axis] + (end(back) * from[axis] + end(on) * to[axis]))
+      exact(
+        beyond(back, on) * before[axis] +
+          beyond(on, back) * after[axis] +
+          (end(back) * from[axis] + end(on) * to[axis]),
+      )
     curved.push({ x: between('x'), y: between('y'), width: Math.max(0, between('width')) })
   }
   curved.push(to)

@@ -48,7 +48,13 @@ export const useTaken = defineStore('taken', () => {
     const near = GRIP / scale
     if (now && Math.abs(touch.x - now.x - now.width) < near && Math.abs(touch.y - now.y - now.height) < near) {
       grip = 'corner'
-    } else if (now && touch.x >= now.x && touch.y >= now.y && touch.x <= now.x + now.width && touch.y <= now.y + now.height) {
+    } else if (
+      now &&
+      touch.x >= now.x &&
+      touch.y >= now.y &&
+      touch.x <= now.x + now.width &&
+      touch.y <= now.y + now.height
+    ) {
       grip = 'inside'
     } else {
       grip = null
@@ -65,9 +71,7 @@ export const useTaken = defineStore('taken', () => {
       const dx = Math.round(touch.x - start.x)
       const dy = Math.round(touch.y - start.y)
       box.value =
-        grip === 'inside'
-          ? { ...before, x: before.x + dx, y: before.y + dy }
-          : scaled(before, dx, dy, touch.shift)
+        grip === 'inside' ? { ...before, x: before.x + dx, y: before.y + dy } : scaled(before, dx, dy, touch.shift)
     } else if (free) {
       outline.value = [...outline.value, touch.x, touch.y]
       box.value = boxOf(outline.value)
@@ -79,7 +83,12 @@ export const useTaken = defineStore('taken', () => {
 
   async function up(): Promise<void> {
     const to = box.value
-    if (grip && before && to && (to.x !== before.x || to.y !== before.y || to.width !== before.width || to.height !== before.height)) {
+    if (
+      grip &&
+      before &&
+      to &&
+      (to.x !== before.x || to.y !== before.y || to.width !== before.width || to.height !== before.height)
+    ) {
       await shift(to)
     } else if (!grip && (!to || to.width < LEAST || to.height < LEAST)) {
       letGo()
@@ -88,7 +97,14 @@ export const useTaken = defineStore('taken', () => {
   }
 
   async function shift(to: Box): Promise<void> {
-    const made = await drawing.make({ type: 'shift', outline: outline.value, to, from: NO_INK, keeps: false, hard: pens.pen.hard })
+    const made = await drawing.make({
+      type: 'shift',
+      outline: outline.value,
+      to,
+      from: NO_INK,
+      keeps: false,
+      hard: pens.pen.hard,
+    })
     if (made) {
       takeBox(to)
     }
@@ -122,7 +138,14 @@ export const useTaken = defineStore('taken', () => {
     const held = copied.value
     if (held) {
       drawing.hand = 'take'
-      const made = await drawing.make({ type: 'shift', outline: held.outline, to: held.box, from: held.ink, keeps: true, hard: pens.pen.hard })
+      const made = await drawing.make({
+        type: 'shift',
+        outline: held.outline,
+        to: held.box,
+        from: held.ink,
+        keeps: true,
+        hard: pens.pen.hard,
+      })
       if (made) takeBox(held.box)
     }
   }

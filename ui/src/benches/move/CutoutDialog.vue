@@ -22,7 +22,9 @@ const last = ref(1)
 /** As it was when the dialog opened. Where it has gaps between, they stay unless this is changed. */
 const span = ref([1, 1])
 const before = computed(() => moving.cutouts.find((each) => each.id === draft.value?.id))
-const cycle = computed(() => (draft.value?.art.kind === 'cycle' && draft.value.art.pictures.length > 1 ? draft.value.art : null))
+const cycle = computed(() =>
+  draft.value?.art.kind === 'cycle' && draft.value.art.pictures.length > 1 ? draft.value.art : null,
+)
 const shadowPercent = computed(() => Math.round((draft.value?.shadow.opacity ?? 0) * 100))
 
 /** A shadow that lies right behind its cut-out would not be seen: a first one falls to the lower right. */
@@ -47,7 +49,11 @@ watch(shown, (open) => {
 
 const FIRST_SHADOW = { x: 3, y: 4, blur: 4 }
 const TURNS = [
-  { turns: 'KEPT', label: 'kept by frames', title: 'Each frame keeps its picture; choose others on the exposure sheet' },
+  {
+    turns: 'KEPT',
+    label: 'kept by frames',
+    title: 'Each frame keeps its picture; choose others on the exposure sheet',
+  },
   { turns: 'BY_PLACE', label: 'by place', title: 'By the place of the frame on the sheet' },
   { turns: 'BY_TIME', label: 'by time', title: 'By the time the frame begins' },
 ] as const
@@ -103,14 +109,40 @@ async function done(): Promise<boolean> {
 </script>
 
 <template>
-  <dialog-card v-model="shown" :title="before?.name ?? 'Cut-out'" verb="Apply" :width="560"
-    :disabled="!draft?.name.trim() || last < first" :done="done">
+  <dialog-card
+    v-model="shown"
+    :title="before?.name ?? 'Cut-out'"
+    verb="Apply"
+    :width="560"
+    :disabled="!draft?.name.trim() || last < first"
+    :done="done"
+  >
     <div v-if="draft" class="settings">
-      <v-text-field v-model="draft.name" label="Name" :maxlength="limits.RenameCutout.name.max" variant="outlined" density="compact" hide-details />
+      <v-text-field
+        v-model="draft.name"
+        label="Name"
+        :maxlength="limits.RenameCutout.name.max"
+        variant="outlined"
+        density="compact"
+        hide-details
+      />
       <div class="row">
-        <number-field :value="first" label="There from frame" labelled :min="1" :max="store.ids.length"
-          @done="(value) => (first = value)" />
-        <number-field :value="last" label="to frame" labelled :min="1" :max="store.ids.length" @done="(value) => (last = value)" />
+        <number-field
+          :value="first"
+          label="There from frame"
+          labelled
+          :min="1"
+          :max="store.ids.length"
+          @done="(value) => (first = value)"
+        />
+        <number-field
+          :value="last"
+          label="to frame"
+          labelled
+          :min="1"
+          :max="store.ids.length"
+          @done="(value) => (last = value)"
+        />
       </div>
       <p v-if="last < first" class="problem" role="alert">The last frame must not come before the first.</p>
       <div class="row">
@@ -118,35 +150,93 @@ async function done(): Promise<boolean> {
           <v-btn :value="false" size="small">over the stills</v-btn>
           <v-btn :value="true" size="small">under the stills</v-btn>
         </v-btn-toggle>
-        <v-select v-model="draft.blend" :items="BLENDS" label="Blend mode" variant="outlined" density="compact" hide-details />
+        <v-select
+          v-model="draft.blend"
+          :items="BLENDS"
+          label="Blend mode"
+          variant="outlined"
+          density="compact"
+          hide-details
+        />
       </div>
       <fieldset>
         <legend>Shadow</legend>
         <div class="row">
-          <number-field :value="shadowPercent" label="Opacity" labelled suffix="%" v-bind="percent(limits.Shadow.opacity)" @done="setShadow" />
+          <number-field
+            :value="shadowPercent"
+            label="Opacity"
+            labelled
+            suffix="%"
+            v-bind="percent(limits.Shadow.opacity)"
+            @done="setShadow"
+          />
           <template v-if="draft.shadow.opacity > 0">
-            <number-field :value="draft.shadow.x" label="Right" labelled suffix="px" v-bind="limits.Shadow.x" :decimals="1"
-              @done="(value) => (draft!.shadow.x = value)" />
-            <number-field :value="draft.shadow.y" label="Down" labelled suffix="px" v-bind="limits.Shadow.y" :decimals="1"
-              @done="(value) => (draft!.shadow.y = value)" />
-            <number-field :value="draft.shadow.blur" label="Blur" labelled suffix="px" v-bind="limits.Shadow.blur" :decimals="1"
-              @done="(value) => (draft!.shadow.blur = value)" />
+            <number-field
+              :value="draft.shadow.x"
+              label="Right"
+              labelled
+              suffix="px"
+              v-bind="limits.Shadow.x"
+              :decimals="1"
+              @done="(value) => (draft!.shadow.x = value)"
+            />
+            <number-field
+              :value="draft.shadow.y"
+              label="Down"
+              labelled
+              suffix="px"
+              v-bind="limits.Shadow.y"
+              :decimals="1"
+              @done="(value) => (draft!.shadow.y = value)"
+            />
+            <number-field
+              :value="draft.shadow.blur"
+              label="Blur"
+              labelled
+              suffix="px"
+              v-bind="limits.Shadow.blur"
+              :decimals="1"
+              @done="(value) => (draft!.shadow.blur = value)"
+            />
             <color-field v-model="draft.shadow.color" label="Color" />
           </template>
         </div>
       </fieldset>
       <fieldset v-if="cycle">
         <legend>Cycle of {{ cycle.pictures.length }} pictures</legend>
-        <v-btn-toggle :model-value="cycle.turns" mandatory density="compact" variant="outlined" divided
-          aria-label="What decides which picture a frame shows" class="turns" @update:model-value="setTurns">
-          <v-btn v-for="{ turns, label, title } in TURNS" :key="turns" :value="turns" size="small" :title="title">{{ label }}</v-btn>
+        <v-btn-toggle
+          :model-value="cycle.turns"
+          mandatory
+          density="compact"
+          variant="outlined"
+          divided
+          aria-label="What decides which picture a frame shows"
+          class="turns"
+          @update:model-value="setTurns"
+        >
+          <v-btn v-for="{ turns, label, title } in TURNS" :key="turns" :value="turns" size="small" :title="title">{{
+            label
+          }}</v-btn>
         </v-btn-toggle>
         <p class="quiet hint">{{ turnsText }}</p>
         <div class="row">
-          <number-field :value="cycle.every" label="Next picture every" labelled :suffix="unit" :min="cycle.turns === 'BY_TIME' ? limits.SetDelay.delayMillis.min : 1"
-            :max="cycle.turns === 'BY_TIME' ? limits.Cycle.every.max : 100" @done="(value) => (cycle!.every = value)" />
-          <number-field :value="cycle.offset" label="Offset" labelled :suffix="unit" v-bind="limits.Cycle.offset"
-            @done="(value) => (cycle!.offset = value)" />
+          <number-field
+            :value="cycle.every"
+            label="Next picture every"
+            labelled
+            :suffix="unit"
+            :min="cycle.turns === 'BY_TIME' ? limits.SetDelay.delayMillis.min : 1"
+            :max="cycle.turns === 'BY_TIME' ? limits.Cycle.every.max : 100"
+            @done="(value) => (cycle!.every = value)"
+          />
+          <number-field
+            :value="cycle.offset"
+            label="Offset"
+            labelled
+            :suffix="unit"
+            v-bind="limits.Cycle.offset"
+            @done="(value) => (cycle!.offset = value)"
+          />
         </div>
       </fieldset>
     </div>

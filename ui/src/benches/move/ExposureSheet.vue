@@ -197,37 +197,78 @@ const isChosen = (cutout: number, frame: number, row: number): boolean => {
 const isThere = (column: number, row: number): boolean => columns.value[column]?.track?.stops[row]?.there ?? false
 const partsOf = (exposure: Exposure | undefined): Exposure =>
   exposure ?? { key: false, up: 'none', down: 'none', letter: '' }
+
+function stopAt(row: number): void {
+  playhead.playing = false
+  playhead.goTo(row)
+}
 </script>
 
 <template>
-  <div ref="scroller" class="exposure" role="grid" aria-label="Exposure sheet" aria-multiselectable="true"
-    :aria-rowcount="store.frames.length + 1" :aria-colcount="columns.length + 1" @keydown="onKey">
+  <div
+    ref="scroller"
+    class="exposure"
+    role="grid"
+    aria-label="Exposure sheet"
+    aria-multiselectable="true"
+    :aria-rowcount="store.frames.length + 1"
+    :aria-colcount="columns.length + 1"
+    @keydown="onKey"
+  >
     <div class="heads" role="row" aria-rowindex="1" :style="layout">
       <span role="columnheader" class="corner">frame</span>
-      <div v-for="({ cutout }, column) in columns" :key="cutout.id" role="columnheader" class="column"
-        :class="{ over: headOver === column }" :data-head="column" @pointerdown="headDown($event, cutout.id)">
-        <button type="button" class="head" :class="{ chosen: moving.chosen.has(cutout.id), hidden: cutout.hidden }"
+      <div
+        v-for="({ cutout }, column) in columns"
+        :key="cutout.id"
+        role="columnheader"
+        class="column"
+        :class="{ over: headOver === column }"
+        :data-head="column"
+        @pointerdown="headDown($event, cutout.id)"
+      >
+        <button
+          type="button"
+          class="head"
+          :class="{ chosen: moving.chosen.has(cutout.id), hidden: cutout.hidden }"
           :aria-pressed="moving.chosen.has(cutout.id)"
           :title="`${cutout.name}: click to choose, drag to lay it higher or lower, press twice for its properties`"
           @click="moving.choose(cutout.id, $event.ctrlKey || $event.shiftKey || $event.metaKey)"
-          @dblclick="emit('properties')">
+          @dblclick="emit('properties')"
+        >
           <span class="name">{{ cutout.name }}</span>
           <small v-if="cutout.hidden || cutout.under">{{ cutout.hidden ? 'hidden' : 'under' }}</small>
         </button>
       </div>
     </div>
     <div role="rowgroup" class="rows" :style="{ height: `${store.frames.length * ROW}px` }" @pointerdown="onDown">
-      <div v-for="{ frame, row } in rows" :key="frame.id" role="row" class="row" :aria-rowindex="row + 2"
-        :class="{ here: row === playhead.index, out: frame.leftOut }" :style="{ ...layout, top: `${row * ROW}px` }">
-        <div role="rowheader" class="numbered"><button type="button" class="number" tabindex="-1"
-          :aria-label="`Frame ${row + 1}`" @click="playhead.playing = false; playhead.goTo(row)">{{ row + 1 }}</button></div>
+      <div
+        v-for="{ frame, row } in rows"
+        :key="frame.id"
+        role="row"
+        class="row"
+        :aria-rowindex="row + 2"
+        :class="{ here: row === playhead.index, out: frame.leftOut }"
+        :style="{ ...layout, top: `${row * ROW}px` }"
+      >
+        <div role="rowheader" class="numbered">
+          <button type="button" class="number" tabindex="-1" :aria-label="`Frame ${row + 1}`" @click="stopAt(row)">
+            {{ row + 1 }}
+          </button>
+        </div>
         <queued-picture :src="frameUrl(store.reel!.id, thumbs.get(frame.id) ?? frame.drawn, THUMB)" class="thumb" />
         <span class="delay">{{ delayText(frame.delayMillis) }}</span>
-        <div v-for="({ cutout, exposures }, column) in columns" :key="cutout.id" role="gridcell" class="cell"
-          :class="{ chosen: isChosen(cutout.id, frame.id, row), own: moving.chosen.has(cutout.id) }" :data-row="row"
-          :data-column="column" :tabindex="cells.cursor.row === row && cells.cursor.column === column ? 0 : -1"
+        <div
+          v-for="({ cutout, exposures }, column) in columns"
+          :key="cutout.id"
+          role="gridcell"
+          class="cell"
+          :class="{ chosen: isChosen(cutout.id, frame.id, row), own: moving.chosen.has(cutout.id) }"
+          :data-row="row"
+          :data-column="column"
+          :tabindex="cells.cursor.row === row && cells.cursor.column === column ? 0 : -1"
           :aria-selected="cells.has(cutout.id, frame.id)"
-          :aria-label="exposureText(cutout.name, row, partsOf(exposures[row]), isThere(column, row))">
+          :aria-label="exposureText(cutout.name, row, partsOf(exposures[row]), isThere(column, row))"
+        >
           <i class="up" :class="partsOf(exposures[row]).up" />
           <i class="down" :class="partsOf(exposures[row]).down" />
           <b v-if="partsOf(exposures[row]).key" class="key" />

@@ -27,13 +27,28 @@ function toggle(): void {
 <template>
   <div class="row">
     <color-field v-model="color" :label="label" none="None" />
-    <v-btn v-if="color !== ''" size="small" variant="outlined" class="chip" :active="toColor !== ''" :aria-pressed="toColor !== ''"
-      @click="toggle">Gradient</v-btn>
+    <v-btn
+      v-if="color !== ''"
+      size="small"
+      variant="outlined"
+      class="chip"
+      :active="toColor !== ''"
+      :aria-pressed="toColor !== ''"
+      @click="toggle"
+      >Gradient</v-btn
+    >
   </div>
   <div v-if="toColor !== ''" class="row">
     <color-field v-model="toColor" label="To" />
-    <number-field :value="fill.angle" label="Angle" labelled suffix="°" v-bind="limits.Fill.angle" class="angle"
-      @done="(angle) => (fill = { ...fill, angle })" />
+    <number-field
+      :value="fill.angle"
+      label="Angle"
+      labelled
+      suffix="°"
+      v-bind="limits.Fill.angle"
+      class="angle"
+      @done="(angle) => (fill = { ...fill, angle })"
+    />
   </div>
 </template>
 

@@ -37,17 +37,47 @@ function done(): Promise<boolean> {
 </script>
 
 <template>
-  <dialog-card v-model="shown" :title="`Hide or show ${names}`" :verb="there ? 'Show' : 'Hide'" :width="440"
-    :disabled="last < first" :done="done">
-    <v-btn-toggle v-model="there" mandatory density="compact" variant="outlined" divided aria-label="On these frames" class="mb-4">
+  <dialog-card
+    v-model="shown"
+    :title="`Hide or show ${names}`"
+    :verb="there ? 'Show' : 'Hide'"
+    :width="440"
+    :disabled="last < first"
+    :done="done"
+  >
+    <v-btn-toggle
+      v-model="there"
+      mandatory
+      density="compact"
+      variant="outlined"
+      divided
+      aria-label="On these frames"
+      class="mb-4"
+    >
       <v-btn :value="false" size="small">hide</v-btn>
       <v-btn :value="true" size="small">show</v-btn>
     </v-btn-toggle>
     <div class="row">
-      <number-field :value="first" label="From frame" labelled :min="1" :max="store.ids.length" @done="(value) => (first = value)" />
-      <number-field :value="last" label="to frame" labelled :min="1" :max="store.ids.length" @done="(value) => (last = value)" />
+      <number-field
+        :value="first"
+        label="From frame"
+        labelled
+        :min="1"
+        :max="store.ids.length"
+        @done="(value) => (first = value)"
+      />
+      <number-field
+        :value="last"
+        label="to frame"
+        labelled
+        :min="1"
+        :max="store.ids.length"
+        @done="(value) => (last = value)"
+      />
     </div>
-    <p class="quiet" role="status">{{ last < first ? 'The last frame must not come before the first.' : 'Its poses stay as they are.' }}</p>
+    <p class="quiet" role="status">
+      {{ last < first ? 'The last frame must not come before the first.' : 'Its poses stay as they are.' }}
+    </p>
   </dialog-card>
 </template>
 

@@ -20,7 +20,10 @@ const moving = useMoving()
 
 /** What is dragged is lifted off the picture, with all that lies above it: the still too, where it lies under that. */
 const lifted = computed(() => {
-  const drawn = [...moving.all.filter(({ cutout }) => cutout.under), ...moving.all.filter(({ cutout }) => !cutout.under)]
+  const drawn = [
+    ...moving.all.filter(({ cutout }) => cutout.under),
+    ...moving.all.filter(({ cutout }) => !cutout.under),
+  ]
   const lowest = drawn.findIndex(({ cutout }) => moving.drafts.has(cutout.id))
   return lowest < 0 ? [] : drawn.slice(lowest).filter(isLive)
 })

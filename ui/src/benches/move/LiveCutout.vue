@@ -32,8 +32,15 @@ const placed = computed(() => {
 <template>
   <div v-if="shadow.opacity > 0" class="layer" :style="{ filter: `url(#${filter})` }">
     <svg width="0" height="0" aria-hidden="true">
-      <filter :id="filter" filterUnits="userSpaceOnUse" x="-100%" y="-100%" width="300%" height="300%"
-        color-interpolation-filters="sRGB">
+      <filter
+        :id="filter"
+        filterUnits="userSpaceOnUse"
+        x="-100%"
+        y="-100%"
+        width="300%"
+        height="300%"
+        color-interpolation-filters="sRGB"
+      >
         <feGaussianBlur in="SourceAlpha" :stdDeviation="shadow.blur * scale" />
         <feOffset :dx="shadow.x * scale" :dy="shadow.y * scale" result="soft" />
         <feFlood :flood-color="`#${shadow.color}`" :flood-opacity="shadow.opacity" />

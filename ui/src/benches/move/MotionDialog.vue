@@ -125,43 +125,131 @@ const means = computed(() => {
 </script>
 
 <template>
-  <dialog-card v-model="shown" :title="`Let ${names} move`" :verb="kind === 'follow' ? 'Draw the path' : 'Move'" :width="520"
-    :disabled="!ready" :done="done">
+  <dialog-card
+    v-model="shown"
+    :title="`Let ${names} move`"
+    :verb="kind === 'follow' ? 'Draw the path' : 'Move'"
+    :width="520"
+    :disabled="!ready"
+    :done="done"
+  >
     <div class="settings">
       <v-select v-model="kind" :items="kinds" label="Motion" variant="outlined" density="compact" hide-details />
-      <v-btn-toggle v-if="inOut" v-model="out" mandatory density="compact" variant="outlined" divided aria-label="Direction">
+      <v-btn-toggle
+        v-if="inOut"
+        v-model="out"
+        mandatory
+        density="compact"
+        variant="outlined"
+        divided
+        aria-label="Direction"
+      >
         <v-btn :value="false" size="small">{{ inOut[0] }}</v-btn>
         <v-btn :value="true" size="small">{{ inOut[1] }}</v-btn>
       </v-btn-toggle>
-      <v-select v-if="kind === 'slide'" v-model="side" :items="SIDES" :label="out ? 'To' : 'From'" variant="outlined"
-        density="compact" hide-details />
+      <v-select
+        v-if="kind === 'slide'"
+        v-model="side"
+        :items="SIDES"
+        :label="out ? 'To' : 'From'"
+        variant="outlined"
+        density="compact"
+        hide-details
+      />
       <div v-if="kind === 'blink'" class="row">
-        <number-field :value="on" label="On for" labelled suffix="frames" v-bind="limits.Blink.on" @done="(value) => (on = value)" />
-        <number-field :value="off" label="Off for" labelled suffix="frames" v-bind="limits.Blink.off" @done="(value) => (off = value)" />
-        <number-field :value="times" label="Times" labelled v-bind="limits.Blink.times" @done="(value) => (times = value)" />
+        <number-field
+          :value="on"
+          label="On for"
+          labelled
+          suffix="frames"
+          v-bind="limits.Blink.on"
+          @done="(value) => (on = value)"
+        />
+        <number-field
+          :value="off"
+          label="Off for"
+          labelled
+          suffix="frames"
+          v-bind="limits.Blink.off"
+          @done="(value) => (off = value)"
+        />
+        <number-field
+          :value="times"
+          label="Times"
+          labelled
+          v-bind="limits.Blink.times"
+          @done="(value) => (times = value)"
+        />
       </div>
-      <number-field v-if="kind === 'spin'" :value="steps" label="Steps of a full circle" labelled :min="2" :max="360"
-        @done="(value) => (steps = value)" />
+      <number-field
+        v-if="kind === 'spin'"
+        :value="steps"
+        label="Steps of a full circle"
+        labelled
+        :min="2"
+        :max="360"
+        @done="(value) => (steps = value)"
+      />
       <div v-if="kind === 'bob'" class="row">
-        <number-field :value="height" label="Height" labelled suffix="px" v-bind="limits.Bob.height"
-          @done="(value) => (height = value)" />
-        <number-field :value="times" label="Times" labelled v-bind="limits.Bob.times" @done="(value) => (times = value)" />
+        <number-field
+          :value="height"
+          label="Height"
+          labelled
+          suffix="px"
+          v-bind="limits.Bob.height"
+          @done="(value) => (height = value)"
+        />
+        <number-field
+          :value="times"
+          label="Times"
+          labelled
+          v-bind="limits.Bob.times"
+          @done="(value) => (times = value)"
+        />
       </div>
-      <number-field v-if="kind === 'shake'" :value="amount" label="Farthest" labelled suffix="px" v-bind="limits.Shake.amount"
-        @done="(value) => (amount = value)" />
-      <v-btn-toggle v-if="kind === 'letters'" v-model="wordByWord" mandatory density="compact" variant="outlined" divided
-        aria-label="How letters come">
+      <number-field
+        v-if="kind === 'shake'"
+        :value="amount"
+        label="Farthest"
+        labelled
+        suffix="px"
+        v-bind="limits.Shake.amount"
+        @done="(value) => (amount = value)"
+      />
+      <v-btn-toggle
+        v-if="kind === 'letters'"
+        v-model="wordByWord"
+        mandatory
+        density="compact"
+        variant="outlined"
+        divided
+        aria-label="How letters come"
+      >
         <v-btn :value="false" size="small">letter by letter</v-btn>
         <v-btn :value="true" size="small">word by word</v-btn>
       </v-btn-toggle>
       <color-list v-if="kind === 'walkColors'" v-model="colors" label="Colors" v-bind="limits.WalkColors.colors" />
       <div class="row">
-        <number-field :value="first" label="From frame" labelled :min="1" :max="Math.max(1, store.ids.length - 1)"
-          @done="(value) => (first = value)" />
-        <number-field :value="last" label="To frame" labelled :min="2" :max="Math.max(2, store.ids.length)"
-          @done="(value) => (last = value)" />
+        <number-field
+          :value="first"
+          label="From frame"
+          labelled
+          :min="1"
+          :max="Math.max(1, store.ids.length - 1)"
+          @done="(value) => (first = value)"
+        />
+        <number-field
+          :value="last"
+          label="To frame"
+          labelled
+          :min="2"
+          :max="Math.max(2, store.ids.length)"
+          @done="(value) => (last = value)"
+        />
       </div>
-      <p class="quiet" role="status">{{ ready ? `${framesText(last - first + 1)}. ${means}` : 'The last frame must come after the first.' }}</p>
+      <p class="quiet" role="status">
+        {{ ready ? `${framesText(last - first + 1)}. ${means}` : 'The last frame must come after the first.' }}
+      </p>
     </div>
   </dialog-card>
 </template>

@@ -96,7 +96,10 @@ const ways = computed<Action[][]>(() => [
     { label: 'A box on this frame…', icon: mdiContentCut, enabled: true, run: () => onStage('box') },
   ],
 ])
-const actions = useCutoutActions(() => chooseFor('more'), () => onStage('pivot'))
+const actions = useCutoutActions(
+  () => chooseFor('more'),
+  () => onStage('pivot'),
+)
 const alignments = computed<Action[][]>(() => [
   ALIGNMENTS.map(({ value, title }) => ({
     label: title,
@@ -124,7 +127,11 @@ const cut = (box: Box): void => void made.fromBox(box)
 
 const title = computed(() => {
   const { single, ids } = moving
-  return single ? `${single.cutout.name} at frame ${playhead.index + 1}` : ids.length > 1 ? `${ids.length} cut-outs at frame ${playhead.index + 1}` : `Frame ${playhead.index + 1}`
+  return single
+    ? `${single.cutout.name} at frame ${playhead.index + 1}`
+    : ids.length > 1
+      ? `${ids.length} cut-outs at frame ${playhead.index + 1}`
+      : `Frame ${playhead.index + 1}`
 })
 const where = computed(() => {
   const single = moving.single
@@ -168,7 +175,9 @@ function changeArt(id: number): void {
         <v-btn size="small" variant="outlined" @click="asking.open('tween')">Tween…</v-btn>
         <drop-menu>
           <template #activator="{ props: activator }">
-            <v-btn v-bind="activator" size="small" variant="outlined" :append-icon="mdiChevronDown">Add a cut-out</v-btn>
+            <v-btn v-bind="activator" size="small" variant="outlined" :append-icon="mdiChevronDown"
+              >Add a cut-out</v-btn
+            >
           </template>
           <action-list :groups="ways" label="Add a cut-out" />
         </drop-menu>
@@ -176,17 +185,25 @@ function changeArt(id: number): void {
       <exposure-sheet v-if="moving.cutouts.length > 0" @properties="asking.open('cutout')" />
       <div v-else class="none">
         <h3>No cut-outs yet</h3>
-        <p class="quiet">A cut-out is a picture, some words or a shape that lives over many frames. Set a pose where it matters; the
-          frames between follow.</p>
+        <p class="quiet">
+          A cut-out is a picture, some words or a shape that lives over many frames. Set a pose where it matters; the
+          frames between follow.
+        </p>
         <p class="quiet">Add one above, or drop a picture here.</p>
       </div>
       <cell-bar />
     </section>
     <section class="where" aria-label="Stage">
       <div class="bar">
-        <v-btn :icon="playhead.playing ? mdiPause : mdiPlay" size="small" color="primary" variant="flat"
-          :aria-label="playhead.playing ? 'Pause' : 'Play'" :title="playhead.playing ? 'Pause (Space)' : 'Play (Space)'"
-          @click="playhead.playing = !playhead.playing" />
+        <v-btn
+          :icon="playhead.playing ? mdiPause : mdiPlay"
+          size="small"
+          color="primary"
+          variant="flat"
+          :aria-label="playhead.playing ? 'Pause' : 'Play'"
+          :title="playhead.playing ? 'Pause (Space)' : 'Play (Space)'"
+          @click="playhead.playing = !playhead.playing"
+        />
         <div class="titles">
           <h2 class="heading name" :title="title">{{ title }}</h2>
           <span class="quiet state" role="status" :title="where">{{ where }}</span>
@@ -194,17 +211,29 @@ function changeArt(id: number): void {
         <v-btn size="small" :disabled="moving.ids.length === 0" @click="asking.open('motion')">Motion…</v-btn>
         <drop-menu>
           <template #activator="{ props: activator }">
-            <v-btn v-bind="activator" size="small" :append-icon="mdiChevronDown" :disabled="moving.ids.length === 0">Align</v-btn>
+            <v-btn v-bind="activator" size="small" :append-icon="mdiChevronDown" :disabled="moving.ids.length === 0"
+              >Align</v-btn
+            >
           </template>
           <action-list :groups="alignments" label="Align" />
         </drop-menu>
-        <v-btn size="small" :active="moving.trackShown" :aria-pressed="moving.trackShown"
-          @click="moving.trackShown = !moving.trackShown">Track {{ moving.trackShown ? 'on' : 'off' }}</v-btn>
+        <v-btn
+          size="small"
+          :active="moving.trackShown"
+          :aria-pressed="moving.trackShown"
+          @click="moving.trackShown = !moving.trackShown"
+          >Track {{ moving.trackShown ? 'on' : 'off' }}</v-btn
+        >
         <v-btn size="small" @click="asking.open('surroundings')">Backdrop…</v-btn>
         <drop-menu>
           <template #activator="{ props: activator }">
-            <v-btn v-bind="activator" :icon="mdiDotsHorizontal" size="small" aria-label="More for this cut-out"
-              :disabled="moving.ids.length === 0" />
+            <v-btn
+              v-bind="activator"
+              :icon="mdiDotsHorizontal"
+              size="small"
+              aria-label="More for this cut-out"
+              :disabled="moving.ids.length === 0"
+            />
           </template>
           <action-list :groups="actions" label="Cut-out" />
         </drop-menu>
@@ -212,7 +241,9 @@ function changeArt(id: number): void {
       <move-stage ref="stage" @path="follow" @box="cut" @words="changeArt" />
       <div ref="bars" class="bars">
         <pose-fields v-if="moving.single" />
-        <p v-else class="quiet hint">{{ moving.ids.length > 1 ? 'Drag them together, or choose one for its numbers.' : 'Nothing is chosen.' }}</p>
+        <p v-else class="quiet hint">
+          {{ moving.ids.length > 1 ? 'Drag them together, or choose one for its numbers.' : 'Nothing is chosen.' }}
+        </p>
         <pose-bar />
       </div>
     </section>

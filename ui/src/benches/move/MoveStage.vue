@@ -42,11 +42,16 @@ const placed = computed(() => ({
 }))
 const around = computed(() => ({ padding: `${view.margin.value.y}px ${view.margin.value.x}px` }))
 const drag = useStageDrag(surface, scale, { path: (points) => emit('path', points), box: (box) => emit('box', box) })
-const keyboard = useStageCross(drag.tool, canvas, () => moving.single?.pose ?? { x: canvas.value.width / 2, y: canvas.value.height / 2 }, {
-  path: drag.pathOf,
-  box: drag.boxOf,
-  pivot: (at) => moving.single && drag.pivotAt(at, moving.single),
-})
+const keyboard = useStageCross(
+  drag.tool,
+  canvas,
+  () => moving.single?.pose ?? { x: canvas.value.width / 2, y: canvas.value.height / 2 },
+  {
+    path: drag.pathOf,
+    box: drag.boxOf,
+    pivot: (at) => moving.single && drag.pivotAt(at, moving.single),
+  },
+)
 const readout = computed(() => `${Math.round(scale.value * devicePixelRatio * 100)} %`)
 
 /** The topmost one under the pointer; one that is chosen wins. */
@@ -135,7 +140,10 @@ function onKey(event: KeyboardEvent): void {
     '-': view.zoomOut,
     0: view.fit,
   }
-  const run = keyboard.command(event) ?? (command ? undefined : look[event.key]) ?? (moving.ids.length > 0 ? keys[event.key.length === 1 ? event.key.toLowerCase() : event.key] : undefined)
+  const run =
+    keyboard.command(event) ??
+    (command ? undefined : look[event.key]) ??
+    (moving.ids.length > 0 ? keys[event.key.length === 1 ? event.key.toLowerCase() : event.key] : undefined)
   if (run) {
     event.preventDefault()
     event.stopPropagation()
@@ -158,17 +166,32 @@ defineExpose({ arm })
   <div class="frameof">
     <div ref="room" class="room" :class="[drag.tool.value, { near: view.zoom.value > 1 }]">
       <div class="paper" :style="around" @pointerdown="onDown" @dblclick="onDouble">
-        <div ref="surface" class="surface checker" :style="placed" tabindex="0" role="group"
-          aria-label="Stage. Arrow keys move what is chosen." @keydown="onKey">
-          <loop-stage :look="{ ground: '', zoom: 'fit' }" :hard="scale >= HARD_FROM" class="frame"
-            @sharp="(look) => look === playhead.frame?.drawn && moving.seen()" />
+        <div
+          ref="surface"
+          class="surface checker"
+          :style="placed"
+          tabindex="0"
+          role="group"
+          aria-label="Stage. Arrow keys move what is chosen."
+          @keydown="onKey"
+        >
+          <loop-stage
+            :look="{ ground: '', zoom: 'fit' }"
+            :hard="scale >= HARD_FROM"
+            class="frame"
+            @sharp="(look) => look === playhead.frame?.drawn && moving.seen()"
+          />
           <lifted-layers :scale="scale" :canvas="canvas" :dragging="drag.active.value" />
           <stage-marks :scale="scale" :canvas="canvas" :drag="drag" :keyboard="keyboard" />
         </div>
       </div>
     </div>
-    <p v-if="drag.tool.value !== 'pose'" class="hint" role="status">{{ HINTS[drag.tool.value] }}. Escape gives up.
-      <span v-if="keyboard.cross.value" class="unseen">{{ keyboard.cross.value.x }} across, {{ keyboard.cross.value.y }} down</span></p>
+    <p v-if="drag.tool.value !== 'pose'" class="hint" role="status">
+      {{ HINTS[drag.tool.value] }}. Escape gives up.
+      <span v-if="keyboard.cross.value" class="unseen"
+        >{{ keyboard.cross.value.x }} across, {{ keyboard.cross.value.y }} down</span
+      >
+    </p>
     <stage-zoom :view="view" :readout="readout" class="zoom" />
   </div>
 </template>

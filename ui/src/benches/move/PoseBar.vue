@@ -16,13 +16,19 @@ const moving = useMoving()
 /** The pose that the chosen cut-out last left. */
 const left = computed(() => {
   const keys = moving.single?.cutout.keys ?? []
-  const rows = keys.map((key) => ({ key, row: store.ids.indexOf(key.frame) })).filter(({ row }) => row <= playhead.index)
+  const rows = keys
+    .map((key) => ({ key, row: store.ids.indexOf(key.frame) }))
+    .filter(({ row }) => row <= playhead.index)
   return rows.reduce<(typeof rows)[number] | null>((best, each) => (best && best.row > each.row ? best : each), null)
 })
 
 function setLeaves(leaves: Easing): void {
   if (left.value && moving.single) {
-    void store.dispatch({ type: 'setLeaves', cells: [{ cutout: moving.single.cutout.id, frame: left.value.key.frame }], leaves })
+    void store.dispatch({
+      type: 'setLeaves',
+      cells: [{ cutout: moving.single.cutout.id, frame: left.value.key.frame }],
+      leaves,
+    })
   }
 }
 </script>
@@ -30,22 +36,61 @@ function setLeaves(leaves: Easing): void {
 <template>
   <div class="bar">
     <span class="quiet">changes</span>
-    <v-btn-toggle v-model="moving.scope" mandatory density="compact" variant="outlined" divided
-      aria-label="Where a change counts">
-      <v-btn v-for="({ title, means }, value) in SCOPES" :key="value" :value="value" size="small" :title="means">{{ title }}</v-btn>
+    <v-btn-toggle
+      v-model="moving.scope"
+      mandatory
+      density="compact"
+      variant="outlined"
+      divided
+      aria-label="Where a change counts"
+    >
+      <v-btn v-for="({ title, means }, value) in SCOPES" :key="value" :value="value" size="small" :title="means">{{
+        title
+      }}</v-btn>
     </v-btn-toggle>
-    <v-btn :icon="moving.snapping ? mdiMagnetOn : mdiMagnet" size="small" :aria-pressed="moving.snapping"
+    <v-btn
+      :icon="moving.snapping ? mdiMagnetOn : mdiMagnet"
+      size="small"
+      :aria-pressed="moving.snapping"
       :aria-label="moving.snapping ? 'Guides snap' : 'Guides do not snap'"
-      :title="moving.snapping ? 'Guides snap; Alt lets go' : 'Guides do not snap'" @click="moving.snapping = !moving.snapping" />
-    <v-btn :icon="mdiGrid" size="small" :active="moving.wholePixels" :aria-pressed="moving.wholePixels" aria-label="Whole pixels"
-      :title="moving.wholePixels ? 'Boxes lie on whole pixels' : 'Boxes lie anywhere, between pixels too'" @click="moving.wholePixels = !moving.wholePixels" />
-    <span class="pair"><span class="quiet">step</span>
-    <number-field :value="moving.step" label="Step of the arrow keys" suffix="px" :min="0.1" :max="100" :decimals="1" class="step"
-      @done="(value) => (moving.step = value)" /></span>
-    <span class="pair last"><span class="quiet">easing</span>
-    <v-select :model-value="left?.key.leaves ?? null" :items="EASINGS" aria-label="Easing after this pose" title="How it moves from this pose to the next" variant="outlined"
-      density="compact" hide-details class="leaves" :disabled="!left"
-      @update:model-value="(value) => value && setLeaves(value)" /></span>
+      :title="moving.snapping ? 'Guides snap; Alt lets go' : 'Guides do not snap'"
+      @click="moving.snapping = !moving.snapping"
+    />
+    <v-btn
+      :icon="mdiGrid"
+      size="small"
+      :active="moving.wholePixels"
+      :aria-pressed="moving.wholePixels"
+      aria-label="Whole pixels"
+      :title="moving.wholePixels ? 'Boxes lie on whole pixels' : 'Boxes lie anywhere, between pixels too'"
+      @click="moving.wholePixels = !moving.wholePixels"
+    />
+    <span class="pair"
+      ><span class="quiet">step</span>
+      <number-field
+        :value="moving.step"
+        label="Step of the arrow keys"
+        suffix="px"
+        :min="0.1"
+        :max="100"
+        :decimals="1"
+        class="step"
+        @done="(value) => (moving.step = value)"
+    /></span>
+    <span class="pair last"
+      ><span class="quiet">easing</span>
+      <v-select
+        :model-value="left?.key.leaves ?? null"
+        :items="EASINGS"
+        aria-label="Easing after this pose"
+        title="How it moves from this pose to the next"
+        variant="outlined"
+        density="compact"
+        hide-details
+        class="leaves"
+        :disabled="!left"
+        @update:model-value="(value) => value && setLeaves(value)"
+    /></span>
   </div>
 </template>
 

@@ -43,13 +43,44 @@ const fields = computed<Field[]>(() => {
       : { label: 'Width', value: pose.scaleX * 100, ...size, set: (was, x) => ({ ...was, scaleX: x / 100 }) },
     ...(together.value
       ? []
-      : [{ label: 'Height', value: pose.scaleY * 100, ...size, set: (was: Pose, y: number) => ({ ...was, scaleY: y / 100 }) }]),
-    { label: 'Turn', value: pose.turn, suffix: '°', ...limits.Pose.turn, step: 1, set: (was, turn) => ({ ...was, turn }) },
-    { label: 'Opacity', value: pose.opacity * 100, ...share, set: (was, opacity) => ({ ...was, opacity: opacity / 100 }) },
+      : [
+          {
+            label: 'Height',
+            value: pose.scaleY * 100,
+            ...size,
+            set: (was: Pose, y: number) => ({ ...was, scaleY: y / 100 }),
+          },
+        ]),
+    {
+      label: 'Turn',
+      value: pose.turn,
+      suffix: '°',
+      ...limits.Pose.turn,
+      step: 1,
+      set: (was, turn) => ({ ...was, turn }),
+    },
+    {
+      label: 'Opacity',
+      value: pose.opacity * 100,
+      ...share,
+      set: (was, opacity) => ({ ...was, opacity: opacity / 100 }),
+    },
     ...(kind.value === 'words'
       ? [
-          { label: 'Letters', value: pose.shown * 100, ...share, set: (was: Pose, shown: number) => ({ ...was, shown: shown / 100 }) },
-          { label: 'Colors', value: pose.walk, suffix: 'letters', ...limits.Pose.walk, step: 1, set: (was: Pose, walk: number) => ({ ...was, walk }) },
+          {
+            label: 'Letters',
+            value: pose.shown * 100,
+            ...share,
+            set: (was: Pose, shown: number) => ({ ...was, shown: shown / 100 }),
+          },
+          {
+            label: 'Colors',
+            value: pose.walk,
+            suffix: 'letters',
+            ...limits.Pose.walk,
+            step: 1,
+            set: (was: Pose, walk: number) => ({ ...was, walk }),
+          },
         ]
       : []),
   ]
@@ -75,12 +106,27 @@ const shown = (value: number): number => Math.round(value * 100) / 100
   <div class="fields" @focusin="playhead.playing = false">
     <label v-for="field in fields" :key="field.label" class="field" :title="MEANS[field.suffix]">
       <span>{{ field.label }}</span>
-      <number-field :value="shown(field.value)" :label="field.label" :suffix="field.suffix" :min="field.min" :max="field.max"
-        :step="field.step" :decimals="2" @done="(value) => moving.change((was) => field.set(was, value))" />
+      <number-field
+        :value="shown(field.value)"
+        :label="field.label"
+        :suffix="field.suffix"
+        :min="field.min"
+        :max="field.max"
+        :step="field.step"
+        :decimals="2"
+        @done="(value) => moving.change((was) => field.set(was, value))"
+      />
     </label>
-    <v-btn v-if="moving.single && kind !== 'group'" :icon="locked ? mdiLinkVariant : mdiLinkVariantOff" size="small"
-      class="lock" :aria-pressed="locked" :title="locked ? 'Width and height change together' : 'Width and height change freely'"
-      :aria-label="locked ? 'Width and height change together' : 'Width and height change freely'" @click="locked = !locked" />
+    <v-btn
+      v-if="moving.single && kind !== 'group'"
+      :icon="locked ? mdiLinkVariant : mdiLinkVariantOff"
+      size="small"
+      class="lock"
+      :aria-pressed="locked"
+      :title="locked ? 'Width and height change together' : 'Width and height change freely'"
+      :aria-label="locked ? 'Width and height change together' : 'Width and height change freely'"
+      @click="locked = !locked"
+    />
   </div>
 </template>
 

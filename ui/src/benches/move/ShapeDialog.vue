@@ -61,35 +61,91 @@ watch(open, (line) => {
 
 function done(): Promise<boolean> {
   const art = { ...shape.value }
-  return changed.value ? store.dispatch({ type: 'setArt', cutout: changed.value.id, art }) : moving.add(title.value, art)
+  return changed.value
+    ? store.dispatch({ type: 'setArt', cutout: changed.value.id, art })
+    : moving.add(title.value, art)
 }
 </script>
 
 <template>
-  <dialog-card v-model="shown" :title="changed ? `Shape of ${changed.name}` : 'New shape'" :verb="changed ? 'Change' : 'Add'"
-    :width="820" :done="done">
+  <dialog-card
+    v-model="shown"
+    :title="changed ? `Shape of ${changed.name}` : 'New shape'"
+    :verb="changed ? 'Change' : 'Add'"
+    :width="820"
+    :done="done"
+  >
     <div class="sides">
       <div class="settings">
         <div class="row">
-          <v-select v-model="shape.form" :items="FORMS" label="Form" variant="outlined" density="compact" hide-details />
-          <number-field v-if="cornered" :value="shape.points" label="Points" labelled v-bind="limits.Shape.points" class="size"
-            @done="(points) => (shape.points = points)" />
-          <number-field v-if="shape.form === 'RECTANGLE'" :value="shape.round" label="Corners" labelled suffix="px" v-bind="limits.Shape.round" class="size" @done="(round) => (shape.round = round)" />
+          <v-select
+            v-model="shape.form"
+            :items="FORMS"
+            label="Form"
+            variant="outlined"
+            density="compact"
+            hide-details
+          />
+          <number-field
+            v-if="cornered"
+            :value="shape.points"
+            label="Points"
+            labelled
+            v-bind="limits.Shape.points"
+            class="size"
+            @done="(points) => (shape.points = points)"
+          />
+          <number-field
+            v-if="shape.form === 'RECTANGLE'"
+            :value="shape.round"
+            label="Corners"
+            labelled
+            suffix="px"
+            v-bind="limits.Shape.round"
+            class="size"
+            @done="(round) => (shape.round = round)"
+          />
         </div>
         <div class="row">
-          <number-field :value="shape.shapeWidth" label="Width" labelled suffix="px" v-bind="limits.Shape.shapeWidth" class="size"
-            @done="(width) => (shape.shapeWidth = width)" />
-          <number-field v-if="!open" :value="shape.shapeHeight" label="Height" labelled suffix="px" v-bind="limits.Shape.shapeHeight"
-            class="size" @done="(height) => (shape.shapeHeight = height)" />
+          <number-field
+            :value="shape.shapeWidth"
+            label="Width"
+            labelled
+            suffix="px"
+            v-bind="limits.Shape.shapeWidth"
+            class="size"
+            @done="(width) => (shape.shapeWidth = width)"
+          />
+          <number-field
+            v-if="!open"
+            :value="shape.shapeHeight"
+            label="Height"
+            labelled
+            suffix="px"
+            v-bind="limits.Shape.shapeHeight"
+            class="size"
+            @done="(height) => (shape.shapeHeight = height)"
+          />
         </div>
         <fill-fields v-if="!open" v-model="shape.fill" label="Fill" />
         <div class="row">
-          <number-field :value="shape.stroke" label="Stroke" labelled suffix="px" :min="open ? 1 : 0" :max="limits.Shape.stroke.max" :decimals="1"
-            class="size" @done="(stroke) => (shape.stroke = stroke)" />
+          <number-field
+            :value="shape.stroke"
+            label="Stroke"
+            labelled
+            suffix="px"
+            :min="open ? 1 : 0"
+            :max="limits.Shape.stroke.max"
+            :decimals="1"
+            class="size"
+            @done="(stroke) => (shape.stroke = stroke)"
+          />
           <color-field v-if="shape.stroke > 0" v-model="shape.strokeColor" label="Stroke color" />
         </div>
       </div>
-      <div class="preview checker" :style="behind"><img v-if="preview" :src="preview" alt="The shape as it will look" /></div>
+      <div class="preview checker" :style="behind">
+        <img v-if="preview" :src="preview" alt="The shape as it will look" />
+      </div>
     </div>
   </dialog-card>
 </template>

@@ -36,7 +36,9 @@ const beyond = computed(() =>
 )
 
 const outline = (each: Posed): string =>
-  cornersOf(each.cutout, each.track, each.pose).map(({ x, y }) => `${x},${y}`).join(' ')
+  cornersOf(each.cutout, each.track, each.pose)
+    .map(({ x, y }) => `${x},${y}`)
+    .join(' ')
 
 /** The knob stands off the middle of the upper edge, as far on the screen at any scale. */
 function knobOf(each: Posed): { foot: Point; knob: Point } {
@@ -75,34 +77,84 @@ function onDot(event: PointerEvent, each: Posed, dot: Dot): void {
     <polygon v-for="each in beyond" :key="each.cutout.id" :points="outline(each)" class="box beyond" />
     <template v-for="each in moving.posed" :key="each.cutout.id">
       <g v-if="moving.trackShown && each.cutout.keys.length > 1">
-        <circle v-for="dot in dotsOf(each)" :key="dot.row" :cx="dot.x" :cy="dot.y" :data-dot="dot.row"
-          :r="(dot.key ? 6 : 3.5) / scale" class="dot" :class="{ key: dot.key, here: dot.row === playhead.index }"
-          @pointerdown="onDot($event, each, dot)" />
+        <circle
+          v-for="dot in dotsOf(each)"
+          :key="dot.row"
+          :cx="dot.x"
+          :cy="dot.y"
+          :data-dot="dot.row"
+          :r="(dot.key ? 6 : 3.5) / scale"
+          class="dot"
+          :class="{ key: dot.key, here: dot.row === playhead.index }"
+          @pointerdown="onDot($event, each, dot)"
+        />
       </g>
       <polygon :points="outline(each)" class="box" :class="{ gone: !each.stop.there }" />
     </template>
     <g v-if="moving.single && moving.single.stop.there">
-      <line :x1="knobOf(moving.single).foot.x" :y1="knobOf(moving.single).foot.y" :x2="knobOf(moving.single).knob.x"
-        :y2="knobOf(moving.single).knob.y" class="box" />
-      <circle :cx="knobOf(moving.single).knob.x" :cy="knobOf(moving.single).knob.y" :r="6 / scale" class="handle knob"
-        @pointerdown="drag.turnFrom($event, moving.single!)" />
-      <circle :cx="drag.pivot.value?.x ?? moving.single.pose.x" :cy="drag.pivot.value?.y ?? moving.single.pose.y"
-        :r="4 / scale" class="pivot" />
-      <rect v-for="(corner, i) in cornersOf(moving.single.cutout, moving.single.track, moving.single.pose)" :key="i"
-        :x="corner.x - HANDLE / scale" :y="corner.y - HANDLE / scale" :width="(2 * HANDLE) / scale"
-        :height="(2 * HANDLE) / scale" class="handle corner" @pointerdown="drag.scaleFrom($event, moving.single!)" />
+      <line
+        :x1="knobOf(moving.single).foot.x"
+        :y1="knobOf(moving.single).foot.y"
+        :x2="knobOf(moving.single).knob.x"
+        :y2="knobOf(moving.single).knob.y"
+        class="box"
+      />
+      <circle
+        :cx="knobOf(moving.single).knob.x"
+        :cy="knobOf(moving.single).knob.y"
+        :r="6 / scale"
+        class="handle knob"
+        @pointerdown="drag.turnFrom($event, moving.single!)"
+      />
+      <circle
+        :cx="drag.pivot.value?.x ?? moving.single.pose.x"
+        :cy="drag.pivot.value?.y ?? moving.single.pose.y"
+        :r="4 / scale"
+        class="pivot"
+      />
+      <rect
+        v-for="(corner, i) in cornersOf(moving.single.cutout, moving.single.track, moving.single.pose)"
+        :key="i"
+        :x="corner.x - HANDLE / scale"
+        :y="corner.y - HANDLE / scale"
+        :width="(2 * HANDLE) / scale"
+        :height="(2 * HANDLE) / scale"
+        class="handle corner"
+        @pointerdown="drag.scaleFrom($event, moving.single!)"
+      />
     </g>
-    <line v-for="guide in drag.guides.value" :key="guide.axis + guide.at" class="guide"
-      :x1="guide.axis === 'x' ? guide.at : 0" :x2="guide.axis === 'x' ? guide.at : canvas.width"
-      :y1="guide.axis === 'y' ? guide.at : 0" :y2="guide.axis === 'y' ? guide.at : canvas.height" />
-    <polyline v-if="drag.path.value.length > 0" class="path"
-      :points="drag.path.value.map(({ x, y }) => `${x},${y}`).join(' ')" />
-    <rect v-if="drag.box.value" class="cut" :x="drag.box.value.left" :y="drag.box.value.top"
-      :width="drag.box.value.right - drag.box.value.left" :height="drag.box.value.bottom - drag.box.value.top" />
-    <polyline v-if="keyboard.points.value.length > 0" class="path"
-      :points="[...keyboard.points.value, keyboard.cross.value!].map(({ x, y }) => `${x},${y}`).join(' ')" />
-    <path v-if="keyboard.cross.value" class="cross"
-      :d="`M${keyboard.cross.value.x - 10 / scale} ${keyboard.cross.value.y}h${20 / scale}M${keyboard.cross.value.x} ${keyboard.cross.value.y - 10 / scale}v${20 / scale}`" />
+    <line
+      v-for="guide in drag.guides.value"
+      :key="guide.axis + guide.at"
+      class="guide"
+      :x1="guide.axis === 'x' ? guide.at : 0"
+      :x2="guide.axis === 'x' ? guide.at : canvas.width"
+      :y1="guide.axis === 'y' ? guide.at : 0"
+      :y2="guide.axis === 'y' ? guide.at : canvas.height"
+    />
+    <polyline
+      v-if="drag.path.value.length > 0"
+      class="path"
+      :points="drag.path.value.map(({ x, y }) => `${x},${y}`).join(' ')"
+    />
+    <rect
+      v-if="drag.box.value"
+      class="cut"
+      :x="drag.box.value.left"
+      :y="drag.box.value.top"
+      :width="drag.box.value.right - drag.box.value.left"
+      :height="drag.box.value.bottom - drag.box.value.top"
+    />
+    <polyline
+      v-if="keyboard.points.value.length > 0"
+      class="path"
+      :points="[...keyboard.points.value, keyboard.cross.value!].map(({ x, y }) => `${x},${y}`).join(' ')"
+    />
+    <path
+      v-if="keyboard.cross.value"
+      class="cross"
+      :d="`M${keyboard.cross.value.x - 10 / scale} ${keyboard.cross.value.y}h${20 / scale}M${keyboard.cross.value.x} ${keyboard.cross.value.y - 10 / scale}v${20 / scale}`"
+    />
   </svg>
 </template>
 

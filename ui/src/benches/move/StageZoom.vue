@@ -8,10 +8,30 @@ defineProps<{ view: ReturnType<typeof useStageView>; readout: string }>()
 
 <template>
   <div class="zoom" role="group" aria-label="Zoom of the stage">
-    <v-btn :icon="mdiMagnifyMinusOutline" size="x-small" aria-label="Zoom the stage out" title="Zoom out (−)" @click="view.zoomOut" />
-    <button type="button" class="readout" :disabled="view.zoom.value === 1" title="Fit the canvas in (0)"
-      :aria-label="`Zoom ${readout}, fit the canvas in`" @click="view.fit">{{ readout }}</button>
-    <v-btn :icon="mdiMagnifyPlusOutline" size="x-small" aria-label="Zoom the stage in" title="Zoom in (+, Ctrl + wheel)" @click="view.zoomIn" />
+    <v-btn
+      :icon="mdiMagnifyMinusOutline"
+      size="x-small"
+      aria-label="Zoom the stage out"
+      title="Zoom out (−)"
+      @click="view.zoomOut"
+    />
+    <button
+      type="button"
+      class="readout"
+      :disabled="view.zoom.value === 1"
+      title="Fit the canvas in (0)"
+      :aria-label="`Zoom ${readout}, fit the canvas in`"
+      @click="view.fit"
+    >
+      {{ readout }}
+    </button>
+    <v-btn
+      :icon="mdiMagnifyPlusOutline"
+      size="x-small"
+      aria-label="Zoom the stage in"
+      title="Zoom in (+, Ctrl + wheel)"
+      @click="view.zoomIn"
+    />
   </div>
 </template>
 

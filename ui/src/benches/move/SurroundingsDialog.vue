@@ -39,7 +39,16 @@ function take(files: Gatherable[]): void {
   void gatherFor(files, async ([still]) => {
     if (still) {
       const fit = centered('FILL')
-      picture.value = { kind: 'still', picture: still.picture, name: still.name, size: still.size, fit, taken: still.taken, aligned: AS_IT_WAS, light: AS_IT_IS }
+      picture.value = {
+        kind: 'still',
+        picture: still.picture,
+        name: still.name,
+        size: still.size,
+        fit,
+        taken: still.taken,
+        aligned: AS_IT_WAS,
+        light: AS_IT_IS,
+      }
     }
     return 'The picture is ready; press Apply.'
   })
@@ -67,8 +76,15 @@ function done(): Promise<boolean> {
         <legend>Behind all frames</legend>
         <p v-if="picture" class="row">
           <span>“{{ picture.name }}”</span>
-          <v-select v-model="picture.fit.way" :items="Object.entries(WAYS).map(([value, { label }]) => ({ value, title: label }))" label="Lies on the canvas" variant="outlined" density="compact"
-            hide-details class="way" />
+          <v-select
+            v-model="picture.fit.way"
+            :items="Object.entries(WAYS).map(([value, { label }]) => ({ value, title: label }))"
+            label="Lies on the canvas"
+            variant="outlined"
+            density="compact"
+            hide-details
+            class="way"
+          />
           <v-btn size="small" variant="outlined" @click="picture = null">Take it away</v-btn>
         </p>
         <template v-else>
@@ -80,10 +96,22 @@ function done(): Promise<boolean> {
       <fieldset>
         <legend>Over all frames</legend>
         <div class="row">
-          <number-field :value="border.width" label="Border" labelled suffix="px" v-bind="limits.Border.width"
-            @done="(width) => (border.width = width)" />
-          <number-field :value="border.radius" label="Corners" labelled suffix="px" v-bind="limits.Border.radius"
-            @done="(radius) => (border.radius = radius)" />
+          <number-field
+            :value="border.width"
+            label="Border"
+            labelled
+            suffix="px"
+            v-bind="limits.Border.width"
+            @done="(width) => (border.width = width)"
+          />
+          <number-field
+            :value="border.radius"
+            label="Corners"
+            labelled
+            suffix="px"
+            v-bind="limits.Border.radius"
+            @done="(radius) => (border.radius = radius)"
+          />
           <color-field v-model="border.color" label="Border color" />
         </div>
       </fieldset>

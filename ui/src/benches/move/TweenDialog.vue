@@ -45,16 +45,44 @@ function done(): Promise<boolean> {
 </script>
 
 <template>
-  <dialog-card v-model="shown" :title="closes ? `Tween from the last frame to the first` : `Tween from frame ${number}`" verb="Tween" :width="460" :disabled="problem !== ''" :done="done">
+  <dialog-card
+    v-model="shown"
+    :title="closes ? `Tween from the last frame to the first` : `Tween from frame ${number}`"
+    verb="Tween"
+    :width="460"
+    :disabled="problem !== ''"
+    :done="done"
+  >
     <div class="settings">
       <div class="row">
-        <number-field :value="count" label="New frames" labelled v-bind="limits.Tween.count" @done="(value) => (count = value)" />
-        <number-field v-if="!shared" :value="delayMillis" label="Each for" labelled suffix="ms" v-bind="limits.SetDelay.delayMillis" :step="10"
-          @done="(value) => (delayMillis = value)" />
+        <number-field
+          :value="count"
+          label="New frames"
+          labelled
+          v-bind="limits.Tween.count"
+          @done="(value) => (count = value)"
+        />
+        <number-field
+          v-if="!shared"
+          :value="delayMillis"
+          label="Each for"
+          labelled
+          suffix="ms"
+          v-bind="limits.SetDelay.delayMillis"
+          :step="10"
+          @done="(value) => (delayMillis = value)"
+        />
       </div>
       <v-checkbox v-model="shared" label="Share out the time there is" density="compact" hide-details />
       <v-checkbox v-model="crossFade" label="Fade from one still to the other" density="compact" hide-details />
-      <v-select v-model="leaves" :items="EASINGS" label="Easing of cut-outs" variant="outlined" density="compact" hide-details />
+      <v-select
+        v-model="leaves"
+        :items="EASINGS"
+        label="Easing of cut-outs"
+        variant="outlined"
+        density="compact"
+        hide-details
+      />
       <p class="quiet" role="status">{{ problem || leadsTo }}</p>
     </div>
   </dialog-card>

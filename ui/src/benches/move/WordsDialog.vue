@@ -67,34 +67,81 @@ function done(): Promise<boolean> {
 </script>
 
 <template>
-  <dialog-card v-model="shown" :title="changed ? `Words of ${changed.name}` : 'New words'" :verb="changed ? 'Change' : 'Add'"
-    :width="820" :disabled="words.text.trim() === ''" :done="done">
+  <dialog-card
+    v-model="shown"
+    :title="changed ? `Words of ${changed.name}` : 'New words'"
+    :verb="changed ? 'Change' : 'Add'"
+    :width="820"
+    :disabled="words.text.trim() === ''"
+    :done="done"
+  >
     <div class="sides">
       <div class="settings">
         <lettering-fields v-model="words" label="Words" />
-        <v-btn-toggle v-model="words.weight" mandatory density="compact" variant="outlined" divided aria-label="Weight"
-          :disabled="words.own.file !== ''">
+        <v-btn-toggle
+          v-model="words.weight"
+          mandatory
+          density="compact"
+          variant="outlined"
+          divided
+          aria-label="Weight"
+          :disabled="words.own.file !== ''"
+        >
           <v-btn value="REGULAR" size="small">Regular</v-btn>
           <v-btn value="BOLD" size="small">Bold</v-btn>
         </v-btn-toggle>
         <div class="row">
-          <v-checkbox :model-value="words.widest > 0" label="Break lines at" density="compact" hide-details
-            @update:model-value="(on) => (words.widest = on ? usualWidth : 0)" />
-          <number-field v-if="words.widest > 0" :value="words.widest" label="Width of the lines" suffix="px" :min="1"
-            :max="limits.Words.widest.max" :step="10" class="size" @done="(widest) => (words.widest = widest)" />
+          <v-checkbox
+            :model-value="words.widest > 0"
+            label="Break lines at"
+            density="compact"
+            hide-details
+            @update:model-value="(on) => (words.widest = on ? usualWidth : 0)"
+          />
+          <number-field
+            v-if="words.widest > 0"
+            :value="words.widest"
+            label="Width of the lines"
+            suffix="px"
+            :min="1"
+            :max="limits.Words.widest.max"
+            :step="10"
+            class="size"
+            @done="(widest) => (words.widest = widest)"
+          />
         </div>
-        <v-checkbox :model-value="words.colors.length > 0" label="Letters in several colors" density="compact" hide-details
-          @update:model-value="(on) => (words.colors = on ? [words.color, SECOND] : [])" />
-        <color-list v-if="words.colors.length > 0" v-model="words.colors" label="Colors, one letter after the other" :min="1"
-          :max="limits.Words.colors.max" />
+        <v-checkbox
+          :model-value="words.colors.length > 0"
+          label="Letters in several colors"
+          density="compact"
+          hide-details
+          @update:model-value="(on) => (words.colors = on ? [words.color, SECOND] : [])"
+        />
+        <color-list
+          v-if="words.colors.length > 0"
+          v-model="words.colors"
+          label="Colors, one letter after the other"
+          :min="1"
+          :max="limits.Words.colors.max"
+        />
         <color-field v-else v-model="words.color" label="Letters" />
         <div class="row">
-          <number-field :value="words.outline" label="Outline" labelled suffix="px" v-bind="limits.Words.outline" :decimals="1" class="size"
-            @done="(outline) => (words.outline = outline)" />
+          <number-field
+            :value="words.outline"
+            label="Outline"
+            labelled
+            suffix="px"
+            v-bind="limits.Words.outline"
+            :decimals="1"
+            class="size"
+            @done="(outline) => (words.outline = outline)"
+          />
           <color-field v-if="words.outline > 0" v-model="words.outlineColor" label="Outline color" />
         </div>
       </div>
-      <div class="preview checker" :style="behind"><img v-if="preview" :src="preview" alt="The words as they will look" /></div>
+      <div class="preview checker" :style="behind">
+        <img v-if="preview" :src="preview" alt="The words as they will look" />
+      </div>
     </div>
   </dialog-card>
 </template>

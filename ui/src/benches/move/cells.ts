@@ -101,7 +101,9 @@ export const useCells = defineStore('cells', () => {
     if (await store.dispatch({ type: 'spreadPoses', cells: keyed.value })) {
       const within = store.ids.slice(first, last + 1)
       chosen.value = new Set(
-        cutouts.flatMap((cutout) => within.filter((frame) => keyIn(cutout, frame)).map((frame) => keyOf(cutout, frame))),
+        cutouts.flatMap((cutout) =>
+          within.filter((frame) => keyIn(cutout, frame)).map((frame) => keyOf(cutout, frame)),
+        ),
       )
     }
   }
@@ -112,7 +114,9 @@ export const useCells = defineStore('cells', () => {
   async function moveBy(by: number): Promise<void> {
     const moved = keyed.value
     if (moved.length > 0 && by !== 0 && (await store.dispatch({ type: 'movePoses', cells: moved, by }))) {
-      chosen.value = new Set(moved.map(({ cutout, frame }) => keyOf(cutout, store.ids[store.ids.indexOf(frame) + by] ?? 0)))
+      chosen.value = new Set(
+        moved.map(({ cutout, frame }) => keyOf(cutout, store.ids[store.ids.indexOf(frame) + by] ?? 0)),
+      )
     }
   }
 
@@ -133,7 +137,9 @@ export const useCells = defineStore('cells', () => {
     if (copied.value.length === 0) {
       return
     }
-    say(`${copied.value.length === 1 ? 'A pose' : `${copied.value.length} poses`} copied. Ctrl + V puts them in from the cell you are on.`)
+    say(
+      `${copied.value.length === 1 ? 'A pose' : `${copied.value.length} poses`} copied. Ctrl + V puts them in from the cell you are on.`,
+    )
   }
 
   /** Pastes from the cell one is on, into its column and those to the right. */
@@ -153,5 +159,22 @@ export const useCells = defineStore('cells', () => {
     }
   }
 
-  return { anchor, cursor, chosen, copied, cells, keyed, has, goTo, none, setPoses, remove, spread, setLeaves, moveBy, copy, paste }
+  return {
+    anchor,
+    cursor,
+    chosen,
+    copied,
+    cells,
+    keyed,
+    has,
+    goTo,
+    none,
+    setPoses,
+    remove,
+    spread,
+    setLeaves,
+    moveBy,
+    copy,
+    paste,
+  }
 })

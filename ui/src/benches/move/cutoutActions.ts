@@ -40,7 +40,12 @@ export function useCutoutActions(addToCycle: () => void, setPivot: () => void) {
             },
           ]
         : []),
-      { label: 'More pictures for its cycle…', icon: mdiImageMultipleOutline, enabled: kind.value === 'cycle', run: addToCycle },
+      {
+        label: 'More pictures for its cycle…',
+        icon: mdiImageMultipleOutline,
+        enabled: kind.value === 'cycle',
+        run: addToCycle,
+      },
       { label: 'Set its pivot…', icon: mdiCrosshairs, enabled: one.value, run: setPivot },
       {
         label: 'Hide on some frames…',

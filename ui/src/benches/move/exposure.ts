@@ -38,7 +38,10 @@ export function exposuresOf(cutout: Cutout, track: Track, frames: number[]): Exp
     return {
       key: key !== undefined,
       up: passage(there && row > 0 && (track.stops[row - 1]?.there ?? false), row <= first ? 'hold' : up),
-      down: passage(there && row < frames.length - 1 && (track.stops[row + 1]?.there ?? false), row >= last ? 'hold' : before),
+      down: passage(
+        there && row < frames.length - 1 && (track.stops[row + 1]?.there ?? false),
+        row >= last ? 'hold' : before,
+      ),
       letter: there && turn >= 0 ? letterOf(turn) : '',
     }
   })
@@ -52,6 +55,12 @@ function samePose(track: Track, a: number, b: number): boolean {
 
 /** A cell in words, for those who listen. */
 export function exposureText(name: string, row: number, exposure: Exposure, there: boolean): string {
-  const what = !there ? 'not there' : exposure.key ? 'pose' : exposure.down === 'glide' || exposure.up === 'glide' ? 'glides' : 'stays'
+  const what = !there
+    ? 'not there'
+    : exposure.key
+      ? 'pose'
+      : exposure.down === 'glide' || exposure.up === 'glide'
+        ? 'glides'
+        : 'stays'
   return `${name}, frame ${row + 1}: ${what}${exposure.letter ? `, picture ${exposure.letter}` : ''}`
 }

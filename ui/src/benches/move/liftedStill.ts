@@ -30,7 +30,12 @@ export function useLiftedStill(wanted: () => boolean) {
       const { reel } = store
       const content = playhead.frame?.content
       if (drawn && reel && content) {
-        const picture = await drawnPicture(reel.id, { content, canvas: reel.canvas }, Math.min(WIDEST, reel.canvas.width), true).catch(() => null)
+        const picture = await drawnPicture(
+          reel.id,
+          { content, canvas: reel.canvas },
+          Math.min(WIDEST, reel.canvas.width),
+          true,
+        ).catch(() => null)
         if (picture && mine === latest && wanted()) {
           show(URL.createObjectURL(picture))
         }

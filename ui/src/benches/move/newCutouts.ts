@@ -44,7 +44,9 @@ export function useNewCutouts() {
         await moving.add(nameOf(name), cycleOf(pictures), scale)
       }
       const added = names.length === 1 ? 'A cut-out was added' : `${names.length} cut-outs were added`
-      return reduced.size > 0 ? `${added} at ${listText([...reduced])} of the size of its file, so that it fits.` : `${added}.`
+      return reduced.size > 0
+        ? `${added} at ${listText([...reduced])} of the size of its file, so that it fits.`
+        : `${added}.`
     })
   }
 
@@ -54,7 +56,11 @@ export function useNewCutouts() {
     if (cutout?.art.kind === 'cycle') {
       const art = cutout.art
       void gatherFor(files, async (stills) => {
-        await store.dispatch({ type: 'setArt', cutout: cutout.id, art: { ...art, pictures: [...art.pictures, ...stills.map(refOf)] } })
+        await store.dispatch({
+          type: 'setArt',
+          cutout: cutout.id,
+          art: { ...art, pictures: [...art.pictures, ...stills.map(refOf)] },
+        })
         return `The cycle has ${art.pictures.length + stills.length} pictures now.`
       })
     }
@@ -77,7 +83,10 @@ export function useNewCutouts() {
     try {
       const path = { id: reel.id, drawn: frame.drawn }
       const cut = await answer(
-        api.POST('/api/reels/{id}/frames/{drawn}/cuttings', { params: { path }, body: { x: left, y: top, width, height } }),
+        api.POST('/api/reels/{id}/frames/{drawn}/cuttings', {
+          params: { path },
+          body: { x: left, y: top, width, height },
+        }),
       )
       await moving.add(`Cut from ${playhead.index + 1}`, cycleOf([cut]), { x: left + width / 2, y: top + height / 2 })
     } catch (failure) {

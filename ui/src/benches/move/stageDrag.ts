@@ -44,7 +44,12 @@ export function useStageDrag(
     return { x: (event.clientX - bounds.left) / scale.value, y: (event.clientY - bounds.top) / scale.value }
   }
 
-  function begin(event: PointerEvent, move: (at: Point, now: PointerEvent, from: Point) => void, drop: () => void, far?: number): void {
+  function begin(
+    event: PointerEvent,
+    move: (at: Point, now: PointerEvent, from: Point) => void,
+    drop: () => void,
+    far?: number,
+  ): void {
     event.stopPropagation()
     playhead.playing = false
     drag.press(event, {
@@ -92,7 +97,12 @@ export function useStageDrag(
         }
         guides.value = []
         if (moving.snapping && !now.altKey) {
-          const moved = { left: around.left + dx, right: around.right + dx, top: around.top + dy, bottom: around.bottom + dy }
+          const moved = {
+            left: around.left + dx,
+            right: around.right + dx,
+            top: around.top + dy,
+            bottom: around.bottom + dy,
+          }
           const to = snapped(moved, lines, REACH / scale.value)
           dx += to.dx
           dy += to.dy
@@ -198,7 +208,25 @@ export function useStageDrag(
     moving.draft(new Map([[each.cutout.id, pose]]))
   }
 
-  return { tool, guides, path, box, pivot, active, pointOf, giveUp, moveChosen, scaleFrom, turnFrom, setPivot, drawPath, drawBox, pivotAt, pathOf, boxOf }
+  return {
+    tool,
+    guides,
+    path,
+    box,
+    pivot,
+    active,
+    pointOf,
+    giveUp,
+    moveChosen,
+    scaleFrom,
+    turnFrom,
+    setPivot,
+    drawPath,
+    drawBox,
+    pivotAt,
+    pathOf,
+    boxOf,
+  }
 }
 
 /** So that nothing is divided by nothing, and nothing vanishes under the pointer for good. */

@@ -38,7 +38,10 @@ export function useStageView(room: Ref<HTMLElement | null>, canvas: Ref<Size>) {
     if (!element) {
       return
     }
-    const at = { x: (element.scrollLeft + x - margin.value.x) / scale.value, y: (element.scrollTop + y - margin.value.y) / scale.value }
+    const at = {
+      x: (element.scrollLeft + x - margin.value.x) / scale.value,
+      y: (element.scrollTop + y - margin.value.y) / scale.value,
+    }
     zoom.value = within(ZOOMS, zoom.value * factor)
     await nextTick()
     element.scrollLeft = at.x * scale.value + margin.value.x - x
@@ -49,13 +52,18 @@ export function useStageView(room: Ref<HTMLElement | null>, canvas: Ref<Size>) {
     zoom.value = 1
   }
 
-  useEventListener(room, 'wheel', (event: WheelEvent) => {
-    if (event.ctrlKey) {
-      event.preventDefault()
-      const box = (room.value as HTMLElement).getBoundingClientRect()
-      void zoomBy(event.deltaY < 0 ? STEP : 1 / STEP, event.clientX - box.left, event.clientY - box.top)
-    }
-  }, { passive: false })
+  useEventListener(
+    room,
+    'wheel',
+    (event: WheelEvent) => {
+      if (event.ctrlKey) {
+        event.preventDefault()
+        const box = (room.value as HTMLElement).getBoundingClientRect()
+        void zoomBy(event.deltaY < 0 ? STEP : 1 / STEP, event.clientX - box.left, event.clientY - box.top)
+      }
+    },
+    { passive: false },
+  )
 
   const drag = usePointerDrag()
 

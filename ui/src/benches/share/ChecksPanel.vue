@@ -25,26 +25,36 @@ const over = computed(() => {
 const looked = computed(() => {
   const now = store.reel?.revision
   const { rhythm, weight } = store
-  return rhythm?.complete === true && rhythm.revision === now && weight?.bytes != null && weight.revision === now && onPage.value?.revision === now
+  return (
+    rhythm?.complete === true &&
+    rhythm.revision === now &&
+    weight?.bytes != null &&
+    weight.revision === now &&
+    onPage.value?.revision === now
+  )
 })
 const problem = computed(() => store.rhythmProblem || store.weight?.problem || pageProblem.value)
 
 /** The edges are looked at once the file is made: its frames are drawn by then. */
-watch([() => store.reel?.id, () => store.reel?.revision, () => store.weight, page], async ([id, revision, weight, color]) => {
-  if (!id || revision === undefined || weight?.bytes == null || weight.revision !== revision) {
-    return
-  }
-  try {
-    const path = { id, color: color.slice(1) }
-    const found = await answer(api.GET('/api/reels/{id}/pages/{color}/notices', { params: { path } }))
-    if (id === store.reel?.id && color === page.value) {
-      onPage.value = { revision, notices: found }
-      pageProblem.value = ''
+watch(
+  [() => store.reel?.id, () => store.reel?.revision, () => store.weight, page],
+  async ([id, revision, weight, color]) => {
+    if (!id || revision === undefined || weight?.bytes == null || weight.revision !== revision) {
+      return
     }
-  } catch (failure) {
-    pageProblem.value = sentenceFor(failure)
-  }
-}, { immediate: true })
+    try {
+      const path = { id, color: color.slice(1) }
+      const found = await answer(api.GET('/api/reels/{id}/pages/{color}/notices', { params: { path } }))
+      if (id === store.reel?.id && color === page.value) {
+        onPage.value = { revision, notices: found }
+        pageProblem.value = ''
+      }
+    } catch (failure) {
+      pageProblem.value = sentenceFor(failure)
+    }
+  },
+  { immediate: true },
+)
 const isClear = computed(() => notices.value.length === 0 && over.value === null)
 </script>
 
@@ -54,10 +64,14 @@ const isClear = computed(() => notices.value.length === 0 && over.value === null
     <p v-if="store.frames.length === 0" class="quiet">Nothing to check yet.</p>
     <p v-else-if="problem" role="alert">{{ problem }}</p>
     <p v-else-if="!looked" class="quiet">Being looked over…</p>
-    <p v-else-if="isClear" class="clear">Nothing to say about flashes, frames left out, delays, the seam, edges on this page, the width or the budget.</p>
+    <p v-else-if="isClear" class="clear">
+      Nothing to say about flashes, frames left out, delays, the seam, edges on this page, the width or the budget.
+    </p>
     <div v-if="over" class="over">
       <p>{{ bytesText(over.bytes) }} is over the budget of {{ bytesText(over.budget) }}.</p>
-      <v-btn size="small" variant="outlined" :to="{ name: 'slim', params: { id: store.reel!.id } }">Make it fit on Slim</v-btn>
+      <v-btn size="small" variant="outlined" :to="{ name: 'slim', params: { id: store.reel!.id } }"
+        >Make it fit on Slim</v-btn
+      >
     </div>
     <notice-list :notices="notices" />
   </section>

@@ -21,17 +21,42 @@ const ready = computed(() => props.reel.frames.length > 0 && name.value.trim() !
 
 <template>
   <form class="deliver" @submit.prevent="emit('deliver', name, false)">
-    <v-text-field v-model="name" label="File name" suffix=".gif" :maxlength="limits.Rename.name.max" autocomplete="off" />
+    <v-text-field
+      v-model="name"
+      label="File name"
+      suffix=".gif"
+      :maxlength="limits.Rename.name.max"
+      autocomplete="off"
+    />
     <div v-if="busy" class="working">
-      <v-progress-linear :model-value="job ? (job.done / job.total) * 100 : 0" :indeterminate="!job" color="success"
-        height="8" rounded aria-label="Delivering" />
+      <v-progress-linear
+        :model-value="job ? (job.done / job.total) * 100 : 0"
+        :indeterminate="!job"
+        color="success"
+        height="8"
+        rounded
+        aria-label="Delivering"
+      />
       <v-btn size="small" variant="outlined" @click="emit('stop')">Stop</v-btn>
     </div>
     <div v-else class="ways">
-      <v-btn type="submit" variant="flat" color="primary" :prepend-icon="mdiGiftOutline" :disabled="!ready"
-        title="Make the file and keep it in the list">Deliver</v-btn>
-      <v-btn variant="outlined" :prepend-icon="mdiDownload" :disabled="!ready" title="Make the file, keep it, and save it here"
-        @click="emit('deliver', name, true)">Deliver and download</v-btn>
+      <v-btn
+        type="submit"
+        variant="flat"
+        color="primary"
+        :prepend-icon="mdiGiftOutline"
+        :disabled="!ready"
+        title="Make the file and keep it in the list"
+        >Deliver</v-btn
+      >
+      <v-btn
+        variant="outlined"
+        :prepend-icon="mdiDownload"
+        :disabled="!ready"
+        title="Make the file, keep it, and save it here"
+        @click="emit('deliver', name, true)"
+        >Deliver and download</v-btn
+      >
     </div>
   </form>
 </template>

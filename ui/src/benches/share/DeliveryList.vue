@@ -33,14 +33,23 @@ const others = (id: string): { value: string | null; title: string }[] => [
 <template>
   <div class="list">
     <h2>Delivered</h2>
-    <button type="button" class="now" :aria-pressed="chosen === null" @click="chosen = null">Only the file as set now</button>
+    <button type="button" class="now" :aria-pressed="chosen === null" @click="chosen = null">
+      Only the file as set now
+    </button>
     <p v-if="deliveries.length === 0" class="quiet">
       Nothing yet. Each file that you deliver stays in this list, also when the reel changes.
     </p>
     <ul v-else>
       <li v-for="delivery in deliveries" :key="delivery.id" :class="{ chosen: chosen === delivery.id }">
         <button type="button" class="show" :aria-pressed="chosen === delivery.id" @click="chosen = delivery.id">
-          <first-frame v-if="still" :src="deliveryUrl(delivery.id)" :width="delivery.width" :height="delivery.height" alt="" class="playing" />
+          <first-frame
+            v-if="still"
+            :src="deliveryUrl(delivery.id)"
+            :width="delivery.width"
+            :height="delivery.height"
+            alt=""
+            class="playing"
+          />
           <img v-else :src="deliveryUrl(delivery.id)" alt="" loading="lazy" class="playing checker" />
           <span class="facts">
             <b>{{ fileNameOf(delivery) }}</b>
@@ -50,18 +59,55 @@ const others = (id: string): { value: string | null; title: string }[] => [
           <span class="quiet all">{{ describe(delivery) }}</span>
         </button>
         <span class="icons">
-          <v-btn :icon="mdiDownload" size="small" variant="outlined" :href="`${deliveryUrl(delivery.id)}?download=true`"
-            download :aria-label="`Download ${fileNameOf(delivery)}`" title="Download" />
-          <v-btn :icon="mdiTrashCanOutline" size="small" variant="text" :aria-label="`Delete ${fileNameOf(delivery)}`" title="Delete"
-            @click="$emit('remove', delivery)" />
+          <v-btn
+            :icon="mdiDownload"
+            size="small"
+            variant="outlined"
+            :href="`${deliveryUrl(delivery.id)}?download=true`"
+            download
+            :aria-label="`Download ${fileNameOf(delivery)}`"
+            title="Download"
+          />
+          <v-btn
+            :icon="mdiTrashCanOutline"
+            size="small"
+            variant="text"
+            :aria-label="`Delete ${fileNameOf(delivery)}`"
+            title="Delete"
+            @click="$emit('remove', delivery)"
+          />
         </span>
         <div v-if="chosen === delivery.id" class="more">
-          <v-select v-model="beside" :items="others(delivery.id)" item-value="value" item-title="title" label="Beside it" density="compact"
-            variant="outlined" hide-details class="beside" />
-          <v-btn v-if="delivery.hasSettings" size="small" variant="outlined" :prepend-icon="mdiTuneVariant" @click="$emit('use', delivery)">Use its settings</v-btn>
-          <v-btn size="small" variant="outlined" :prepend-icon="mdiLink" @click="$emit('copy', delivery)">Copy address</v-btn>
-          <v-btn size="small" variant="outlined" :prepend-icon="mdiContentCopy" title="Browsers put no moving pictures on the clipboard"
-            @click="$emit('copyFrame', delivery)">Copy first frame</v-btn>
+          <v-select
+            v-model="beside"
+            :items="others(delivery.id)"
+            item-value="value"
+            item-title="title"
+            label="Beside it"
+            density="compact"
+            variant="outlined"
+            hide-details
+            class="beside"
+          />
+          <v-btn
+            v-if="delivery.hasSettings"
+            size="small"
+            variant="outlined"
+            :prepend-icon="mdiTuneVariant"
+            @click="$emit('use', delivery)"
+            >Use its settings</v-btn
+          >
+          <v-btn size="small" variant="outlined" :prepend-icon="mdiLink" @click="$emit('copy', delivery)"
+            >Copy address</v-btn
+          >
+          <v-btn
+            size="small"
+            variant="outlined"
+            :prepend-icon="mdiContentCopy"
+            title="Browsers put no moving pictures on the clipboard"
+            @click="$emit('copyFrame', delivery)"
+            >Copy first frame</v-btn
+          >
         </div>
       </li>
     </ul>

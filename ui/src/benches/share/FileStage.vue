@@ -34,7 +34,9 @@ const own = usePagePicture()
 const chooser = ref<HTMLInputElement | null>(null)
 /** What lies behind the file. */
 const behind = computed(() =>
-  place.value === 'picture' && own.picture.value ? { background: `center / cover url(${own.picture.value})` } : { background: page.value },
+  place.value === 'picture' && own.picture.value
+    ? { background: `center / cover url(${own.picture.value})` }
+    : { background: page.value },
 )
 const framed = computed(() => (place.value === 'plain' || place.value === 'picture' ? null : place.value))
 
@@ -69,33 +71,105 @@ function play(): void {
         <p class="quiet">{{ files[0]?.facts ?? state }}</p>
       </div>
       <page-colors />
-      <v-btn v-if="files.length === 2" size="small" :variant="stepping ? 'flat' : 'outlined'" :color="stepping ? 'primary' : undefined" :prepend-icon="mdiSync" :aria-pressed="stepping" :disabled="!canStep"
-        :title="canStep ? 'The same moment of both' : 'This browser does not hand out the frames of files'" @click="stepping = !stepping">In step</v-btn>
-      <v-btn v-if="playing && !together" size="small" :prepend-icon="mdiPause" :disabled="files.length === 0"
-        title="Show the first frame, still" @click="playing = false">Pause</v-btn>
-      <v-btn v-if="!together" size="small" :prepend-icon="playing ? mdiReplay : mdiPlay" :disabled="files.length === 0"
-        title="Play the file from its start" @click="play">{{ playing ? 'Again' : 'Play' }}</v-btn>
+      <v-btn
+        v-if="files.length === 2"
+        size="small"
+        :variant="stepping ? 'flat' : 'outlined'"
+        :color="stepping ? 'primary' : undefined"
+        :prepend-icon="mdiSync"
+        :aria-pressed="stepping"
+        :disabled="!canStep"
+        :title="canStep ? 'The same moment of both' : 'This browser does not hand out the frames of files'"
+        @click="stepping = !stepping"
+        >In step</v-btn
+      >
+      <v-btn
+        v-if="playing && !together"
+        size="small"
+        :prepend-icon="mdiPause"
+        :disabled="files.length === 0"
+        title="Show the first frame, still"
+        @click="playing = false"
+        >Pause</v-btn
+      >
+      <v-btn
+        v-if="!together"
+        size="small"
+        :prepend-icon="playing ? mdiReplay : mdiPlay"
+        :disabled="files.length === 0"
+        title="Play the file from its start"
+        @click="play"
+        >{{ playing ? 'Again' : 'Play' }}</v-btn
+      >
     </div>
     <div class="where">
-      <v-select v-model="place" :items="PLACES" item-value="value" item-title="title" label="Looked at on" variant="outlined" density="compact" hide-details />
-      <v-select v-model="width" :items="WIDTHS" item-value="value" item-title="title" label="Shown" variant="outlined" density="compact" hide-details
-        :disabled="place === 'tiles'" />
+      <v-select
+        v-model="place"
+        :items="PLACES"
+        item-value="value"
+        item-title="title"
+        label="Looked at on"
+        variant="outlined"
+        density="compact"
+        hide-details
+      />
+      <v-select
+        v-model="width"
+        :items="WIDTHS"
+        item-value="value"
+        item-title="title"
+        label="Shown"
+        variant="outlined"
+        density="compact"
+        hide-details
+        :disabled="place === 'tiles'"
+      />
       <template v-if="place === 'picture'">
-        <v-btn variant="outlined" :prepend-icon="mdiImageOutline" @click="chooser?.click()">{{ own.picture.value ? 'Another picture' : 'Choose a picture' }}</v-btn>
-        <input ref="chooser" type="file" accept="image/*" class="unseen" tabindex="-1" aria-label="Picture behind the file" @change="takePicture" />
+        <v-btn variant="outlined" :prepend-icon="mdiImageOutline" @click="chooser?.click()">{{
+          own.picture.value ? 'Another picture' : 'Choose a picture'
+        }}</v-btn>
+        <input
+          ref="chooser"
+          type="file"
+          accept="image/*"
+          class="unseen"
+          tabindex="-1"
+          aria-label="Picture behind the file"
+          @change="takePicture"
+        />
       </template>
     </div>
     <div class="page" :style="behind" tabindex="0" role="group" aria-label="Page with the file">
       <in-step v-if="together" :files="files" :widths="files.map((file) => shownSize(file).width)" />
       <figure v-for="file in together ? [] : files" :key="file.title">
-        <component :is="framed ? MockPage : 'div'" v-bind="framed ? { place: framed, background: page } : { class: 'bare' }">
-          <img v-if="playing" :key="urlOf(file)" :src="urlOf(file)" :width="shownSize(file).width" :height="shownSize(file).height" :alt="file.title" />
-          <first-frame v-else :src="file.url" :width="file.size.width" :height="file.size.height" :alt="file.title"
-            :style="{ width: `${shownSize(file).width}px` }" />
+        <component
+          :is="framed ? MockPage : 'div'"
+          v-bind="framed ? { place: framed, background: page } : { class: 'bare' }"
+        >
+          <img
+            v-if="playing"
+            :key="urlOf(file)"
+            :src="urlOf(file)"
+            :width="shownSize(file).width"
+            :height="shownSize(file).height"
+            :alt="file.title"
+          />
+          <first-frame
+            v-else
+            :src="file.url"
+            :width="file.size.width"
+            :height="file.size.height"
+            :alt="file.title"
+            :style="{ width: `${shownSize(file).width}px` }"
+          />
         </component>
         <figcaption v-if="files.length > 1">{{ file.title }} · {{ file.facts }}</figcaption>
       </figure>
-      <v-progress-circular v-if="files.length === 0 && !empty && !problem" indeterminate aria-label="The file is being made" />
+      <v-progress-circular
+        v-if="files.length === 0 && !empty && !problem"
+        indeterminate
+        aria-label="The file is being made"
+      />
     </div>
   </section>
 </template>

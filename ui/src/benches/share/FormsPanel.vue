@@ -32,19 +32,52 @@ function download(): void {
 <template>
   <section class="forms" aria-label="Other forms">
     <h2>In another form</h2>
-    <v-select v-model="chosen" :items="FORMS" item-value="id" item-title="title" label="Form" density="compact" variant="outlined" hide-details />
+    <v-select
+      v-model="chosen"
+      :items="FORMS"
+      item-value="id"
+      item-title="title"
+      label="Form"
+      density="compact"
+      variant="outlined"
+      hide-details
+    />
     <p class="quiet">{{ form.hint }}</p>
     <div v-if="isSheet" class="sheet">
-      <number-field :value="columns === 0 ? null : columns" label="Side by side" labelled placeholder="even" :min="1" :max="limits.SheetPlan.columns.max"
-        @done="(value) => (columns = value)" />
-      <number-field :value="padding" label="Space around" labelled suffix="px" v-bind="limits.SheetPlan.padding" @done="(value) => (padding = value)" />
+      <number-field
+        :value="columns === 0 ? null : columns"
+        label="Side by side"
+        labelled
+        placeholder="even"
+        :min="1"
+        :max="limits.SheetPlan.columns.max"
+        @done="(value) => (columns = value)"
+      />
+      <number-field
+        :value="padding"
+        label="Space around"
+        labelled
+        suffix="px"
+        v-bind="limits.SheetPlan.padding"
+        @done="(value) => (padding = value)"
+      />
     </div>
-    <v-checkbox v-if="selection.ids.length > 0" v-model="onlySelected" density="compact" hide-details color="primary"
-      :label="selection.ids.length === 1 ? 'Only the selected frame' : `Only the ${selection.ids.length} selected frames`" />
+    <v-checkbox
+      v-if="selection.ids.length > 0"
+      v-model="onlySelected"
+      density="compact"
+      hide-details
+      color="primary"
+      :label="
+        selection.ids.length === 1 ? 'Only the selected frame' : `Only the ${selection.ids.length} selected frames`
+      "
+    />
     <saving-progress v-if="saving.what === 'form'" />
     <div v-else class="ways">
       <v-btn variant="outlined" :prepend-icon="mdiDownload" :disabled="!ready" @click="download">Download</v-btn>
-      <v-btn variant="outlined" :prepend-icon="mdiXml" :disabled="store.frames.length === 0" @click="$emit('html')">HTML…</v-btn>
+      <v-btn variant="outlined" :prepend-icon="mdiXml" :disabled="store.frames.length === 0" @click="$emit('html')"
+        >HTML…</v-btn
+      >
     </div>
   </section>
 </template>
@@ -73,6 +106,4 @@ p {
   align-items: center;
   gap: 8px;
 }
-
-
 </style>

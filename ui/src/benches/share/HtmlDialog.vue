@@ -56,7 +56,9 @@ async function copy(): Promise<void> {
     await navigator.clipboard.writeText(html.value)
     say('The HTML is copied.')
   } catch (failure) {
-    sayProblem(new Error('The browser does not let Dobbin copy. Select the text and copy it by hand.', { cause: failure }))
+    sayProblem(
+      new Error('The browser does not let Dobbin copy. Select the text and copy it by hand.', { cause: failure }),
+    )
   }
 }
 
@@ -67,20 +69,50 @@ const download = (form: string): void => void saveForm(store.reel!.id, form, pro
   <dialog-card v-model="shown" title="On a page" :width="720">
     <div class="choices">
       <div class="words">
-        <v-text-field v-model="alt" label="What it shows, in words" :maxlength="limits.SetAlt.alt.max" autocomplete="off" @change="describe" />
-        <p class="quiet">Read aloud to people who do not see it, and shown where it does not load. Leave it empty only where it decorates.</p>
-        <number-field :value="number" label="Still is frame" labelled :min="1" :max="store.frames.length" @done="stand" />
+        <v-text-field
+          v-model="alt"
+          label="What it shows, in words"
+          :maxlength="limits.SetAlt.alt.max"
+          autocomplete="off"
+          @change="describe"
+        />
+        <p class="quiet">
+          Read aloud to people who do not see it, and shown where it does not load. Leave it empty only where it
+          decorates.
+        </p>
+        <number-field
+          :value="number"
+          label="Still is frame"
+          labelled
+          :min="1"
+          :max="store.frames.length"
+          @done="stand"
+        />
         <p class="quiet">Shown to people who asked for less motion.</p>
       </div>
       <img v-if="still" :src="frameNowUrl(store.reel!.id, still.drawn, PREVIEW_WIDTH)" :alt="`Frame ${number}`" />
     </div>
     <pre tabindex="0" aria-label="HTML">{{ html }}</pre>
     <div class="ways">
-      <v-btn variant="flat" color="primary" :prepend-icon="mdiContentCopy" :disabled="html === ''" @click="copy">Copy</v-btn>
-      <v-btn variant="outlined" :prepend-icon="mdiDownload" :loading="saving.what !== null" title="A zip of the page, the GIF and the still"
-        @click="download('page')">Page with its files</v-btn>
-      <v-btn variant="outlined" :prepend-icon="mdiDownload" :loading="saving.what !== null" title="One file that holds all it needs"
-        @click="download('example')">Page in one file</v-btn>
+      <v-btn variant="flat" color="primary" :prepend-icon="mdiContentCopy" :disabled="html === ''" @click="copy"
+        >Copy</v-btn
+      >
+      <v-btn
+        variant="outlined"
+        :prepend-icon="mdiDownload"
+        :loading="saving.what !== null"
+        title="A zip of the page, the GIF and the still"
+        @click="download('page')"
+        >Page with its files</v-btn
+      >
+      <v-btn
+        variant="outlined"
+        :prepend-icon="mdiDownload"
+        :loading="saving.what !== null"
+        title="One file that holds all it needs"
+        @click="download('example')"
+        >Page in one file</v-btn
+      >
     </div>
   </dialog-card>
 </template>

@@ -46,7 +46,10 @@ function draw(): void {
     const frame = each.at(now.value)
     if (drawn[i] !== frame) {
       drawn[i] = frame
-      void each.picture(frame).then((picture) => show(picture, i, frame), () => undefined)
+      void each.picture(frame).then(
+        (picture) => show(picture, i, frame),
+        () => undefined,
+      )
     }
   })
 }
@@ -75,7 +78,11 @@ function goTo(millis: number): void {
   draw()
 }
 
-watch(() => props.files.map(({ url }) => url).join(' '), () => void open(), { immediate: true })
+watch(
+  () => props.files.map(({ url }) => url).join(' '),
+  () => void open(),
+  { immediate: true },
+)
 onBeforeUnmount(() => {
   opened++
   close()
@@ -85,14 +92,35 @@ onBeforeUnmount(() => {
 <template>
   <div class="in-step">
     <div class="head">
-      <v-btn size="small" variant="outlined" :icon="playing ? mdiPause : mdiPlay" :aria-label="playing ? 'Stop both' : 'Play both'" @click="playing = !playing" />
-      <input type="range" min="0" :max="Math.floor(longest) - 1" step="10" :value="now" aria-label="Time in both" :aria-valuetext="delayText(Math.round(now))"
-        @input="goTo(Number(($event.target as HTMLInputElement).value))" />
+      <v-btn
+        size="small"
+        variant="outlined"
+        :icon="playing ? mdiPause : mdiPlay"
+        :aria-label="playing ? 'Stop both' : 'Play both'"
+        @click="playing = !playing"
+      />
+      <input
+        type="range"
+        min="0"
+        :max="Math.floor(longest) - 1"
+        step="10"
+        :value="now"
+        aria-label="Time in both"
+        :aria-valuetext="delayText(Math.round(now))"
+        @input="goTo(Number(($event.target as HTMLInputElement).value))"
+      />
       <span>{{ delayText(10 * Math.round(now / 10)) }}</span>
     </div>
     <div class="files">
       <figure v-for="(file, i) in files" :key="file.url">
-        <canvas ref="surfaces" :width="file.size.width" :height="file.size.height" :style="{ width: `${widths[i]}px` }" role="img" :aria-label="file.title" />
+        <canvas
+          ref="surfaces"
+          :width="file.size.width"
+          :height="file.size.height"
+          :style="{ width: `${widths[i]}px` }"
+          role="img"
+          :aria-label="file.title"
+        />
         <figcaption>{{ file.title }} · {{ file.facts }}</figcaption>
       </figure>
     </div>

@@ -21,9 +21,15 @@ const ink = computed(() => {
 <template>
   <article v-if="place === 'article'" class="article" :style="{ color: ink }">
     <h3>The light at Skerry Point</h3>
-    <p>The lamp was first lit in the autumn of a year nobody wrote down. Since then it has been seen from every boat that comes home late.</p>
+    <p>
+      The lamp was first lit in the autumn of a year nobody wrote down. Since then it has been seen from every boat that
+      comes home late.
+    </p>
     <slot />
-    <p>On clear evenings the beam reaches the far side of the sound. On others, the bell is rung instead, once for each turn of the lamp.</p>
+    <p>
+      On clear evenings the beam reaches the far side of the sound. On others, the bell is rung instead, once for each
+      turn of the lamp.
+    </p>
     <p>The ferry still takes its bearing from it, though there are easier ways by now.</p>
   </article>
   <div v-else-if="place === 'thread'" class="thread">
@@ -43,12 +49,16 @@ const ink = computed(() => {
 .article {
   max-width: 640px;
   margin: auto;
-  font: 17px/1.55 Georgia, serif;
+  font:
+    17px/1.55 Georgia,
+    serif;
 }
 
 .article h3 {
   margin: 0 0 10px;
-  font: 700 26px/1.25 Georgia, serif;
+  font:
+    700 26px/1.25 Georgia,
+    serif;
 }
 
 .article p {

@@ -23,14 +23,29 @@ const setKind = (wanted: string): Promise<void> =>
   <fieldset>
     <legend>Plays</legend>
     <div class="row">
-      <v-btn-toggle :model-value="kind" mandatory density="compact" variant="outlined" divided color="primary"
-        aria-label="How often it plays" @update:model-value="setKind">
+      <v-btn-toggle
+        :model-value="kind"
+        mandatory
+        density="compact"
+        variant="outlined"
+        divided
+        color="primary"
+        aria-label="How often it plays"
+        @update:model-value="setKind"
+      >
         <v-btn value="forever" size="small">forever</v-btn>
         <v-btn value="once" size="small">once</v-btn>
         <v-btn value="times" size="small">n times</v-btn>
       </v-btn-toggle>
-      <number-field v-if="kind === 'times'" :value="plays" label="Number of plays" :min="1" :max="limits.SetPlays.times.max"
-        class="field" @done="set" />
+      <number-field
+        v-if="kind === 'times'"
+        :value="plays"
+        label="Number of plays"
+        :min="1"
+        :max="limits.SetPlays.times.max"
+        class="field"
+        @done="set"
+      />
     </div>
   </fieldset>
 </template>

@@ -25,7 +25,13 @@ const facts = computed(() => {
     <ul>
       <li v-for="fact in facts" :key="fact">{{ fact }}</li>
     </ul>
-    <v-btn size="small" variant="outlined" :prepend-icon="mdiTuneVariant" :to="{ name: 'slim', params: { id: store.reel!.id } }">Change it on Slim</v-btn>
+    <v-btn
+      size="small"
+      variant="outlined"
+      :prepend-icon="mdiTuneVariant"
+      :to="{ name: 'slim', params: { id: store.reel!.id } }"
+      >Change it on Slim</v-btn
+    >
   </div>
 </template>
 

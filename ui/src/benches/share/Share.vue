@@ -104,7 +104,10 @@ async function deliveryEnded(now: JobView): Promise<void> {
   }
 }
 watch(chosen, (id) => (beside.value = beside.value === id ? null : beside.value))
-watch(() => store.delivered, () => void load().catch(sayProblem))
+watch(
+  () => store.delivered,
+  () => void load().catch(sayProblem),
+)
 watch(
   () => store.reel?.id,
   () => void load().catch(sayProblem),
@@ -117,7 +120,14 @@ watch(
     <section class="making" aria-label="How the file is made">
       <set-on-slim />
       <plays-field />
-      <deliver-form v-model:name="name" :reel="store.reel" :job="job" :busy="delivering" @deliver="deliver" @stop="stop" />
+      <deliver-form
+        v-model:name="name"
+        :reel="store.reel"
+        :job="job"
+        :busy="delivering"
+        @deliver="deliver"
+        @stop="stop"
+      />
       <forms-panel :name="name" @html="onPage = true" />
       <html-dialog v-model="onPage" :name="name" />
       <work-panel />
@@ -125,8 +135,15 @@ watch(
     <file-stage :files="shown" :empty="store.frames.length === 0" :problem="store.weight?.problem ?? ''" />
     <section class="delivered" aria-label="Deliveries">
       <checks-panel />
-      <delivery-list v-model="chosen" v-model:beside="beside" :deliveries="deliveries" @remove="remove" @use="all.reuse"
-        @copy="all.copyAddress" @copy-frame="all.copyFirstFrame" />
+      <delivery-list
+        v-model="chosen"
+        v-model:beside="beside"
+        :deliveries="deliveries"
+        @remove="remove"
+        @use="all.reuse"
+        @copy="all.copyAddress"
+        @copy-frame="all.copyFirstFrame"
+      />
     </section>
   </div>
 </template>

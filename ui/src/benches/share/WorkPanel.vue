@@ -13,11 +13,20 @@ const history = ref(false)
 <template>
   <section class="work" aria-label="Working file">
     <h2>To go on elsewhere</h2>
-    <p class="quiet">A working file holds the whole reel: its stills, frames, cut-outs and settings. Drop it on the shelf of any Dobbin to open it.</p>
+    <p class="quiet">
+      A working file holds the whole reel: its stills, frames, cut-outs and settings. Drop it on the shelf of any Dobbin
+      to open it.
+    </p>
     <v-checkbox v-model="history" density="compact" hide-details color="primary" label="With its history" />
     <saving-progress v-if="saving.what === 'work'" />
     <div v-else>
-      <v-btn variant="outlined" :prepend-icon="mdiPackageDown" :disabled="saving.what !== null" @click="saveWork(store.reel!.id, history)">Save working file</v-btn>
+      <v-btn
+        variant="outlined"
+        :prepend-icon="mdiPackageDown"
+        :disabled="saving.what !== null"
+        @click="saveWork(store.reel!.id, history)"
+        >Save working file</v-btn
+      >
     </div>
   </section>
 </template>

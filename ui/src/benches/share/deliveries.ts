@@ -30,7 +30,9 @@ export function useDeliveries() {
       return
     }
     try {
-      await answer(api.DELETE('/api/reels/{id}/deliveries/{delivery}', { params: { path: { id, delivery: delivery.id } } }))
+      await answer(
+        api.DELETE('/api/reels/{id}/deliveries/{delivery}', { params: { path: { id, delivery: delivery.id } } }),
+      )
       await load()
       say(`“${fileNameOf(delivery)}” is deleted.`, { label: 'Undo', run: () => void restore(id, delivery) })
     } catch (failure) {
@@ -40,7 +42,9 @@ export function useDeliveries() {
 
   async function restore(id: string, delivery: DeliveryView): Promise<void> {
     try {
-      await answer(api.POST('/api/reels/{id}/deliveries/{delivery}/restore', { params: { path: { id, delivery: delivery.id } } }))
+      await answer(
+        api.POST('/api/reels/{id}/deliveries/{delivery}/restore', { params: { path: { id, delivery: delivery.id } } }),
+      )
       await load()
     } catch (failure) {
       sayProblem(failure)
@@ -76,9 +80,14 @@ export function useDeliveries() {
       const image = new Image()
       image.src = deliveryUrl(delivery.id)
       await image.decode()
-      const surface = Object.assign(document.createElement('canvas'), { width: delivery.width, height: delivery.height })
+      const surface = Object.assign(document.createElement('canvas'), {
+        width: delivery.width,
+        height: delivery.height,
+      })
       surface.getContext('2d')!.drawImage(image, 0, 0)
-      const png = new Promise<Blob>((resolve, reject) => surface.toBlob((blob) => (blob ? resolve(blob) : reject(new Error('no picture')))))
+      const png = new Promise<Blob>((resolve, reject) =>
+        surface.toBlob((blob) => (blob ? resolve(blob) : reject(new Error('no picture')))),
+      )
       await navigator.clipboard.write([new ClipboardItem({ 'image/png': png })])
       say('The first frame is on the clipboard, as a still picture. Drag or download the file to have it move.')
     } catch {

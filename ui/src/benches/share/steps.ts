@@ -28,7 +28,11 @@ export async function stepsOf(url: string): Promise<Steps> {
   const millis = ends.at(-1) ?? 1
   return {
     millis,
-    at: (when) => Math.max(0, ends.findIndex((end) => when % millis < end)),
+    at: (when) =>
+      Math.max(
+        0,
+        ends.findIndex((end) => when % millis < end),
+      ),
     picture: async (frameIndex) => (await decoder.decode({ frameIndex })).image,
     close: () => decoder.close(),
   }

@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { mdiCardTextOutline, mdiChevronDown, mdiContentPaste, mdiFolderOutline, mdiImagePlusOutline, mdiSquareOutline } from '@mdi/js'
+import {
+  mdiCardTextOutline,
+  mdiChevronDown,
+  mdiContentPaste,
+  mdiFolderOutline,
+  mdiImagePlusOutline,
+  mdiSquareOutline,
+} from '@mdi/js'
 import { computed, ref, watch } from 'vue'
 import FileChooser from '@/gather/FileChooser.vue'
 import { gatherInto, replaceIn } from '@/gather/gather'
@@ -43,7 +50,16 @@ const ways = computed<Action[][]>(() => [
 ])
 
 function addEmpty(): Promise<boolean> {
-  const card = { kind: 'card', background: '', text: '', typeface: 'PLAIN', own: NO_FILE, size: 48, color: '000000', align: 'CENTER' } as const
+  const card = {
+    kind: 'card',
+    background: '',
+    text: '',
+    typeface: 'PLAIN',
+    own: NO_FILE,
+    size: 48,
+    color: '000000',
+    align: 'CENTER',
+  } as const
   return arranging.addCards([card], LONG_ENOUGH_TO_SEE)
 }
 
@@ -69,8 +85,15 @@ function take(files: Gatherable[]): void {
 <template>
   <drop-menu>
     <template #activator="{ props: activator }">
-      <v-btn v-bind="activator" variant="outlined" size="small" :append-icon="mdiChevronDown" :disabled="gathering.active"
-        title="Put in after the selection">Add</v-btn>
+      <v-btn
+        v-bind="activator"
+        variant="outlined"
+        size="small"
+        :append-icon="mdiChevronDown"
+        :disabled="gathering.active"
+        title="Put in after the selection"
+        >Add</v-btn
+      >
     </template>
     <action-list :groups="ways" label="Add after the selection" />
   </drop-menu>

@@ -38,11 +38,28 @@ const done = (): unknown => asking.question?.run((isNumber.value ? number.value 
 </script>
 
 <template>
-  <dialog-card v-model="shown" :title="asking.question?.title ?? ''" :verb="asking.question?.verb" :disabled="!ready" :done="done">
-    <v-text-field v-model="text" :label="asking.question?.label" :suffix="asking.question?.suffix" :error-messages="text === '' ? '' : problem"
-      :inputmode="isNumber ? 'numeric' : 'text'" :maxlength="isNumber ? 9 : limits.NameRun.name.max" autofocus autocomplete="off"
-      @focus="($event.target as HTMLInputElement).select()" @keydown.up.prevent="nudge(1)"
-      @keydown.down.prevent="nudge(-1)" />
-    <p v-if="asking.question?.leadsTo && ready" class="quiet mt-3" role="status">{{ asking.question.leadsTo(number) }}</p>
+  <dialog-card
+    v-model="shown"
+    :title="asking.question?.title ?? ''"
+    :verb="asking.question?.verb"
+    :disabled="!ready"
+    :done="done"
+  >
+    <v-text-field
+      v-model="text"
+      :label="asking.question?.label"
+      :suffix="asking.question?.suffix"
+      :error-messages="text === '' ? '' : problem"
+      :inputmode="isNumber ? 'numeric' : 'text'"
+      :maxlength="isNumber ? 9 : limits.NameRun.name.max"
+      autofocus
+      autocomplete="off"
+      @focus="($event.target as HTMLInputElement).select()"
+      @keydown.up.prevent="nudge(1)"
+      @keydown.down.prevent="nudge(-1)"
+    />
+    <p v-if="asking.question?.leadsTo && ready" class="quiet mt-3" role="status">
+      {{ asking.question.leadsTo(number) }}
+    </p>
   </dialog-card>
 </template>

@@ -38,7 +38,16 @@ const preview = useDraft(
 
 function blankCard(): Card {
   const size = Math.max(4, Math.round((store.reel?.canvas.height ?? 320) * FIRST_SIZE_SHARE))
-  return { kind: 'card', background: '1e2a32', text: '', typeface: 'PLAIN', own: NO_FILE, size, color: 'f6f1e7', align: 'CENTER' }
+  return {
+    kind: 'card',
+    background: '1e2a32',
+    text: '',
+    typeface: 'PLAIN',
+    own: NO_FILE,
+    size,
+    color: 'f6f1e7',
+    align: 'CENTER',
+  }
 }
 
 watch(shown, (open) => {
@@ -56,18 +65,37 @@ function done(): Promise<boolean> {
 </script>
 
 <template>
-  <dialog-card v-model="shown" :title="asking.cardsToChange ? `Change ${asking.which}` : 'New card'"
-    :verb="asking.cardsToChange ? 'Change' : 'Add'" :width="820" :done="done">
+  <dialog-card
+    v-model="shown"
+    :title="asking.cardsToChange ? `Change ${asking.which}` : 'New card'"
+    :verb="asking.cardsToChange ? 'Change' : 'Add'"
+    :width="820"
+    :done="done"
+  >
     <div class="sides">
       <div class="settings">
         <lettering-fields v-model="card" label="Words, or none for a blank frame" />
-        <v-checkbox v-if="!asking.cardsToChange && lines.length > 1" v-model="eachLine"
-          :label="`One card for each line: ${lines.length} cards`" density="compact" hide-details />
+        <v-checkbox
+          v-if="!asking.cardsToChange && lines.length > 1"
+          v-model="eachLine"
+          :label="`One card for each line: ${lines.length} cards`"
+          density="compact"
+          hide-details
+        />
         <div class="row">
           <color-field v-model="card.color" label="Letters" />
           <color-field v-model="card.background" label="Background" none="None" />
         </div>
-        <number-field v-if="!asking.cardsToChange" :value="delayMillis" label="Show it for" labelled suffix="ms" v-bind="limits.AddCard.delayMillis" :step="100" @done="(millis) => (delayMillis = millis)" />
+        <number-field
+          v-if="!asking.cardsToChange"
+          :value="delayMillis"
+          label="Show it for"
+          labelled
+          suffix="ms"
+          v-bind="limits.AddCard.delayMillis"
+          :step="100"
+          @done="(millis) => (delayMillis = millis)"
+        />
       </div>
       <div class="preview checker"><img v-if="preview" :src="preview" alt="The card as it will look" /></div>
     </div>

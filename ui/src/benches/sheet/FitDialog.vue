@@ -31,7 +31,9 @@ const exampleStill = computed(() => example.value?.content as Still | undefined)
 
 const fit = ref<Fit>(centered('INSIDE'))
 /** Placed by a crop is a way only for those that are. */
-const ways = computed(() => Object.entries(WAYS).filter(([way]) => way !== 'PLACED' || exampleStill.value?.fit.way === 'PLACED'))
+const ways = computed(() =>
+  Object.entries(WAYS).filter(([way]) => way !== 'PLACED' || exampleStill.value?.fit.way === 'PLACED'),
+)
 const canvas = ref<Size>({ width: 1, height: 1 })
 const preview = useDraft(
   () =>
@@ -64,7 +66,8 @@ const fileText = computed(() => {
   if (crop.width > 0) {
     return 'The file shows what is left of its crop, as set on Slim.'
   }
-  const set = width > 0 ? `${width} px wide` : height > 0 ? `${height} px high` : enlarge > 1 ? `enlarged ${enlarge} times` : ''
+  const set =
+    width > 0 ? `${width} px wide` : height > 0 ? `${height} px high` : enlarge > 1 ? `enlarged ${enlarge} times` : ''
   return set === '' ? 'The file follows the canvas.' : `The file stays ${set}, as set on Slim.`
 })
 const hasFocus = computed(() => fit.value.way !== 'STRETCH' && fit.value.way !== 'PLACED')
@@ -109,17 +112,35 @@ function done(): Promise<boolean> {
           <legend>Stills</legend>
           <v-radio-group v-model="fit.way" hide-details color="primary" density="compact" aria-label="Fit">
             <v-radio v-for="[way, { label, means }] in ways" :key="way" :value="way">
-              <template #label><span><b>{{ label }}</b> <span class="quiet">{{ means }}</span></span></template>
+              <template #label
+                ><span
+                  ><b>{{ label }}</b> <span class="quiet">{{ means }}</span></span
+                ></template
+              >
             </v-radio>
           </v-radio-group>
         </fieldset>
         <fieldset v-if="hasFocus">
           <legend>Focus</legend>
           <div class="row">
-            <number-field :value="Math.round(fit.focusX * 100)" label="Focus from the left" suffix="%" :min="0" :max="100"
-              :step="5" @done="(value) => (fit.focusX = value / 100)" />
-            <number-field :value="Math.round(fit.focusY * 100)" label="Focus from the top" suffix="%" :min="0" :max="100"
-              :step="5" @done="(value) => (fit.focusY = value / 100)" />
+            <number-field
+              :value="Math.round(fit.focusX * 100)"
+              label="Focus from the left"
+              suffix="%"
+              :min="0"
+              :max="100"
+              :step="5"
+              @done="(value) => (fit.focusX = value / 100)"
+            />
+            <number-field
+              :value="Math.round(fit.focusY * 100)"
+              label="Focus from the top"
+              suffix="%"
+              :min="0"
+              :max="100"
+              :step="5"
+              @done="(value) => (fit.focusY = value / 100)"
+            />
           </div>
         </fieldset>
         <color-field v-model="fit.background" label="Background where nothing covers the canvas" none="None" />
@@ -129,8 +150,10 @@ function done(): Promise<boolean> {
           <img v-if="preview" :src="preview" :alt="`${example.name} on the canvas`" draggable="false" />
           <span v-if="hasFocus" class="focus" :style="{ left: fit.focusX * 100 + '%', top: fit.focusY * 100 + '%' }" />
         </div>
-        <figcaption class="quiet">{{ example.name }}, {{ exampleStill?.size.width }} × {{ exampleStill?.size.height }}{{ hasFocus
-          ? '. Drag to move the focus.' : '' }}</figcaption>
+        <figcaption class="quiet">
+          {{ example.name }}, {{ exampleStill?.size.width }} × {{ exampleStill?.size.height
+          }}{{ hasFocus ? '. Drag to move the focus.' : '' }}
+        </figcaption>
       </figure>
     </div>
   </dialog-card>

@@ -27,20 +27,28 @@ const tags = computed(() => tagsFor(props.frame, props.canvas))
 </script>
 
 <template>
-  <div class="card" role="option" :data-frame="frame.id" :aria-selected="selected"
-    :class="{ selected, showing, lifted, out: frame.leftOut }">
+  <div
+    class="card"
+    role="option"
+    :data-frame="frame.id"
+    :aria-selected="selected"
+    :class="{ selected, showing, lifted, out: frame.leftOut }"
+  >
     <div class="picture checker" :style="{ height: `${pictureHeight}px` }">
       <queued-picture :src="frameUrl(reel, frame.drawn, PICTURE_WIDTH)" :title="frame.name" />
       <svg v-if="selected" class="tick" viewBox="0 0 24 24" aria-hidden="true"><path :d="mdiCheckBold" /></svg>
       <span v-if="tags.length" class="tags">
-        <span v-for="tag in tags.slice(0, 2)" :key="tag.text" class="tag" :class="tag.tone" :title="tag.why">{{ tag.text
+        <span v-for="tag in tags.slice(0, 2)" :key="tag.text" class="tag" :class="tag.tone" :title="tag.why">{{
+          tag.text
         }}</span>
       </span>
     </div>
     <!-- Read out as one sentence: Frame 3, 100 ms, Tide 3.png. -->
     <div class="facts">
       <b><span class="unseen">Frame </span>{{ index + 1 }}<span class="unseen">, </span></b>
-      <span>{{ delayText(frame.delayMillis) }}<span class="unseen">, {{ frame.name }}</span></span>
+      <span
+        >{{ delayText(frame.delayMillis) }}<span class="unseen">, {{ frame.name }}</span></span
+      >
     </div>
   </div>
 </template>
@@ -58,7 +66,9 @@ const tags = computed(() => tagsFor(props.frame, props.canvas))
 }
 
 .card:not(.selected):hover {
-  box-shadow: var(--shade), 0 0 0 1px var(--edge);
+  box-shadow:
+    var(--shade),
+    0 0 0 1px var(--edge);
 }
 
 .card:focus-visible {

@@ -8,19 +8,28 @@ import { usePointerDrag } from '@/parts/pointerDrag'
 const props = defineProps<{ reel: string; frame: FrameView; canvas: Size }>()
 const box = defineModel<Box>({ required: true })
 const SHOWN_WIDTH = 432
-const STEPS: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }
+const STEPS: Record<string, [number, number]> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+}
 
 const picture = useTemplateRef<HTMLElement>('picture')
 const step = computed(() => Math.max(1, Math.round(props.canvas.width / 50)))
 const drag = usePointerDrag((event) => {
   const seen = picture.value!.getBoundingClientRect()
-  return { x: ((event.clientX - seen.left) / seen.width) * props.canvas.width, y: ((event.clientY - seen.top) / seen.height) * props.canvas.height }
+  return {
+    x: ((event.clientX - seen.left) / seen.width) * props.canvas.width,
+    y: ((event.clientY - seen.top) / seen.height) * props.canvas.height,
+  }
 })
 
 function press(event: PointerEvent): void {
   const before = box.value
   drag.press(event, {
-    move: ({ from, to }) => take(Math.min(from.x, to.x), Math.min(from.y, to.y), Math.max(from.x, to.x), Math.max(from.y, to.y)),
+    move: ({ from, to }) =>
+      take(Math.min(from.x, to.x), Math.min(from.y, to.y), Math.max(from.x, to.x), Math.max(from.y, to.y)),
     cancel: () => (box.value = before),
   })
 }
@@ -39,7 +48,12 @@ function onKey(event: KeyboardEvent): void {
 function take(left: number, top: number, right: number, bottom: number): void {
   const { width, height } = props.canvas
   const [x, y] = [Math.round(clamped(left, width - 1)), Math.round(clamped(top, height - 1))]
-  box.value = { x, y, width: Math.max(1, Math.round(clamped(right, width)) - x), height: Math.max(1, Math.round(clamped(bottom, height)) - y) }
+  box.value = {
+    x,
+    y,
+    width: Math.max(1, Math.round(clamped(right, width)) - x),
+    height: Math.max(1, Math.round(clamped(bottom, height)) - y),
+  }
 }
 
 const clamped = (value: number, most: number): number => Math.min(most, Math.max(0, value))
@@ -47,11 +61,26 @@ const share = (part: number, whole: number): string => `${(100 * part) / whole}%
 </script>
 
 <template>
-  <div ref="picture" class="picture" :style="{ aspectRatio: `${canvas.width} / ${canvas.height}` }" @pointerdown.left.prevent="press">
+  <div
+    ref="picture"
+    class="picture"
+    :style="{ aspectRatio: `${canvas.width} / ${canvas.height}` }"
+    @pointerdown.left.prevent="press"
+  >
     <img :src="frameNowUrl(reel, frame.drawn, SHOWN_WIDTH)" alt="" draggable="false" />
-    <span class="box" tabindex="0" role="group" :aria-label="`Part: ${box.width} × ${box.height} at ${box.x}, ${box.y}`"
-      :style="{ left: share(box.x, canvas.width), top: share(box.y, canvas.height), width: share(box.width, canvas.width), height: share(box.height, canvas.height) }"
-      @keydown="onKey" />
+    <span
+      class="box"
+      tabindex="0"
+      role="group"
+      :aria-label="`Part: ${box.width} × ${box.height} at ${box.x}, ${box.y}`"
+      :style="{
+        left: share(box.x, canvas.width),
+        top: share(box.y, canvas.height),
+        width: share(box.width, canvas.width),
+        height: share(box.height, canvas.height),
+      }"
+      @keydown="onKey"
+    />
   </div>
   <p class="quiet hint">Drag over what stands still. Arrow keys move the box, with Shift they size it.</p>
 </template>
@@ -76,7 +105,9 @@ img {
 .box {
   position: absolute;
   border: 2px solid #fff;
-  box-shadow: 0 0 0 2px #1e2a32, 0 0 0 2000px #1e2a3280;
+  box-shadow:
+    0 0 0 2px #1e2a32,
+    0 0 0 2000px #1e2a3280;
 }
 
 .hint {

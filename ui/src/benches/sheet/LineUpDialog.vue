@@ -36,7 +36,11 @@ const { job: working, isRunning, follow, stop } = useJob('line-up', (ended) => s
 
 const stills = computed(() =>
   store.frames.flatMap((frame, i) =>
-    arranging.affected.includes(frame.id) && frame.content.kind === 'still' ? [{ id: frame.id, number: i + 1, aligned: frame.content.aligned }] : []))
+    arranging.affected.includes(frame.id) && frame.content.kind === 'still'
+      ? [{ id: frame.id, number: i + 1, aligned: frame.content.aligned }]
+      : [],
+  ),
+)
 const moved = computed(() => stills.value.filter(({ aligned }) => isMoved(aligned)))
 const single = computed(() => (stills.value.length === 1 ? stills.value[0] : undefined))
 const all = computed(() => store.frames.filter((frame) => frame.content.kind === 'still'))
@@ -51,7 +55,12 @@ watch(shown, (open) => {
     byPart.value = false
     perspective.value = false
     const { width, height } = store.reel!.canvas
-    part.value = { x: Math.round(width / 4), y: Math.round(height / 4), width: Math.round(width / 2), height: Math.round(height / 2) }
+    part.value = {
+      x: Math.round(width / 4),
+      y: Math.round(height / 4),
+      width: Math.round(width / 2),
+      height: Math.round(height / 2),
+    }
   } else if (isRunning.value) {
     void stop()
   }
@@ -64,7 +73,13 @@ async function done(): Promise<boolean> {
     const path = { id: store.reel!.id }
     const area = partShown.value ? part.value : { x: 0, y: 0, width: 0, height: 0 }
     const motion = onOne.value && perspective.value ? ('PERSPECTIVE' as const) : ('SIMILARITY' as const)
-    const body = { area, motion, frames: stills.value.map(({ id }) => id), to: onOne.value ? other.value!.id : 0, edges: settledEdges.value }
+    const body = {
+      area,
+      motion,
+      frames: stills.value.map(({ id }) => id),
+      to: onOne.value ? other.value!.id : 0,
+      edges: settledEdges.value,
+    }
     const started = await answer(api.POST('/api/reels/{id}/line-ups', { params: { path }, body }))
     follow(started)
   } catch (failure) {
@@ -95,7 +110,12 @@ function lineUpEnded(ended: JobView): void {
 }
 
 async function layBack(): Promise<void> {
-  if (await store.dispatch({ type: 'alignStills', stills: moved.value.map(({ id }) => ({ frame: id, aligned: AS_IT_WAS })) })) {
+  if (
+    await store.dispatch({
+      type: 'alignStills',
+      stills: moved.value.map(({ id }) => ({ frame: id, aligned: AS_IT_WAS })),
+    })
+  ) {
     shown.value = false
   }
 }
@@ -120,49 +140,132 @@ const rounded = (value: number, places: number): number => Math.round(value * 10
 </script>
 
 <template>
-  <dialog-card v-model="shown" :title="single ? `Move the still of frame ${single.number}` : `Line up ${framesText(stills.length)}`" :verb="verb"
-    :width="partShown ? 900 : 480" :disabled="!ready || isRunning" :done="done">
+  <dialog-card
+    v-model="shown"
+    :title="single ? `Move the still of frame ${single.number}` : `Line up ${framesText(stills.length)}`"
+    :verb="verb"
+    :width="partShown ? 900 : 480"
+    :disabled="!ready || isRunning"
+    :done="done"
+  >
     <template v-if="single">
-      <p class="quiet">In pixels of the still, about its middle. Choose several frames, or none, to line them up by themselves.</p>
+      <p class="quiet">
+        In pixels of the still, about its middle. Choose several frames, or none, to line them up by themselves.
+      </p>
       <div class="fields">
-        <number-field :value="rounded(single.aligned.dx, 1)" label="To the right" labelled suffix="px" v-bind="limits.Aligned.dx" :decimals="1"
-          @done="(dx) => byHand({ dx })" />
-        <number-field :value="rounded(single.aligned.dy, 1)" label="Down" labelled suffix="px" v-bind="limits.Aligned.dy" :decimals="1"
-          @done="(dy) => byHand({ dy })" />
-        <number-field :value="rounded(single.aligned.turn, 2)" label="Turn clockwise" labelled suffix="°" v-bind="limits.Aligned.turn" :step="0.1"
-          :decimals="2" @done="(turn) => byHand({ turn })" />
-        <number-field :value="rounded(100 * single.aligned.scale, 2)" label="Scale" labelled suffix="%" :min="10" :max="100 * limits.Aligned.scale.max"
-          :step="0.1" :decimals="2" @done="(percent) => byHand({ scale: percent / 100 })" />
+        <number-field
+          :value="rounded(single.aligned.dx, 1)"
+          label="To the right"
+          labelled
+          suffix="px"
+          v-bind="limits.Aligned.dx"
+          :decimals="1"
+          @done="(dx) => byHand({ dx })"
+        />
+        <number-field
+          :value="rounded(single.aligned.dy, 1)"
+          label="Down"
+          labelled
+          suffix="px"
+          v-bind="limits.Aligned.dy"
+          :decimals="1"
+          @done="(dy) => byHand({ dy })"
+        />
+        <number-field
+          :value="rounded(single.aligned.turn, 2)"
+          label="Turn clockwise"
+          labelled
+          suffix="°"
+          v-bind="limits.Aligned.turn"
+          :step="0.1"
+          :decimals="2"
+          @done="(turn) => byHand({ turn })"
+        />
+        <number-field
+          :value="rounded(100 * single.aligned.scale, 2)"
+          label="Scale"
+          labelled
+          suffix="%"
+          :min="10"
+          :max="100 * limits.Aligned.scale.max"
+          :step="0.1"
+          :decimals="2"
+          @done="(percent) => byHand({ scale: percent / 100 })"
+        />
       </div>
       <fieldset class="edges">
         <legend>Perspective</legend>
         <p class="quiet">For a page or a wall that was seen from the side.</p>
         <div class="fields">
-          <number-field v-for="field in PERSPECTIVE" :key="field.name" :value="rounded(100 * single.aligned.perspective[field.name], 1)"
-            :label="field.label" labelled suffix="%" :min="field.min" :max="field.max" :step="0.5" :decimals="1"
-            @done="(percent) => seenFrom({ [field.name]: percent / 100 })" />
+          <number-field
+            v-for="field in PERSPECTIVE"
+            :key="field.name"
+            :value="rounded(100 * single.aligned.perspective[field.name], 1)"
+            :label="field.label"
+            labelled
+            suffix="%"
+            :min="field.min"
+            :max="field.max"
+            :step="0.5"
+            :decimals="1"
+            @done="(percent) => seenFrom({ [field.name]: percent / 100 })"
+          />
         </div>
       </fieldset>
     </template>
     <template v-else>
-      <p class="quiet">Photos taken by hand are shifted, turned and scaled until they lie on one of them. The pictures themselves stay as they are.</p>
+      <p class="quiet">
+        Photos taken by hand are shifted, turned and scaled until they lie on one of them. The pictures themselves stay
+        as they are.
+      </p>
       <div class="sides" :class="{ two: partShown }">
         <div>
-          <v-radio-group v-model="onOne" hide-details color="primary" density="compact" aria-label="How they are lined up">
+          <v-radio-group
+            v-model="onOne"
+            hide-details
+            color="primary"
+            density="compact"
+            aria-label="How they are lined up"
+          >
             <v-radio :value="true" label="All on one of them: the view stands still" />
             <v-radio :value="false" label="Steady: only the shaking goes, a pan stays" />
           </v-radio-group>
           <div v-if="onOne" class="row">
-            <number-field :value="to" label="Lie on frame" labelled :min="stills[0]?.number ?? 1" :max="stills.at(-1)?.number ?? 1"
-              @done="(number) => (to = number)" />
+            <number-field
+              :value="to"
+              label="Lie on frame"
+              labelled
+              :min="stills[0]?.number ?? 1"
+              :max="stills.at(-1)?.number ?? 1"
+              @done="(number) => (to = number)"
+            />
             <span v-if="!other" class="quiet">Frame {{ to }} is not one of them.</span>
           </div>
-          <v-checkbox v-if="onOne" v-model="byPart" density="compact" hide-details color="primary" label="Only by a part of the view" />
-          <v-checkbox v-if="onOne" v-model="perspective" density="compact" hide-details color="primary"
-            label="Perspective too, for a page or a wall seen from the side" />
+          <v-checkbox
+            v-if="onOne"
+            v-model="byPart"
+            density="compact"
+            hide-details
+            color="primary"
+            label="Only by a part of the view"
+          />
+          <v-checkbox
+            v-if="onOne"
+            v-model="perspective"
+            density="compact"
+            hide-details
+            color="primary"
+            label="Perspective too, for a page or a wall seen from the side"
+          />
           <fieldset class="edges">
             <legend>Edges that are bare then</legend>
-            <v-radio-group v-model="edges" hide-details color="primary" density="compact" aria-label="Edges that are bare then">
+            <v-radio-group
+              v-model="edges"
+              hide-details
+              color="primary"
+              density="compact"
+              aria-label="Edges that are bare then"
+            >
               <v-radio value="CROP" label="Crop the canvas to what all of them cover" />
               <v-radio v-if="onOne" value="FILL" :label="`Fill them from frame ${to}, which lies behind all`" />
               <v-radio value="LEAVE" label="Leave them" />
@@ -173,14 +276,24 @@ const rounded = (value: number, places: number): number => Math.round(value * 10
           <line-up-area v-model="part" :reel="store.reel!.id" :frame="otherFrame" :canvas="store.reel!.canvas" />
         </div>
       </div>
-      <p v-if="stills.length < all.length" class="quiet">Only the {{ framesText(stills.length) }} that are selected are moved.</p>
+      <p v-if="stills.length < all.length" class="quiet">
+        Only the {{ framesText(stills.length) }} that are selected are moved.
+      </p>
     </template>
     <p v-if="moved.length > 0" class="back">
-      <v-btn variant="outlined" size="small" @click="layBack">Lay {{ moved.length === 1 ? 'it' : `these ${moved.length}` }} back</v-btn>
+      <v-btn variant="outlined" size="small" @click="layBack"
+        >Lay {{ moved.length === 1 ? 'it' : `these ${moved.length}` }} back</v-btn
+      >
     </p>
     <div v-if="working?.state === 'RUNNING'" class="working" role="status">
       <span>Lining up {{ Math.min(working.done + 1, working.total) }} of {{ working.total }}</span>
-      <v-progress-linear :model-value="(100 * working.done) / working.total" height="8" rounded color="success" aria-label="Lined up" />
+      <v-progress-linear
+        :model-value="(100 * working.done) / working.total"
+        height="8"
+        rounded
+        color="success"
+        aria-label="Lined up"
+      />
     </div>
   </dialog-card>
 </template>

@@ -38,7 +38,12 @@ async function done(): Promise<boolean> {
     const alone = store.frames.length === 1
     const edits: Edit[] = [
       ...(alone && stills[0] ? [{ type: 'setCanvas' as const, ...stills[0].size }] : []),
-      { type: 'addStills', after: from.id, gathering: '', stills: stills.map((each) => ({ ...each, delayMillis: from.delayMillis })) },
+      {
+        type: 'addStills',
+        after: from.id,
+        gathering: '',
+        stills: stills.map((each) => ({ ...each, delayMillis: from.delayMillis })),
+      },
       { type: 'removeFrames', frames: [from.id] },
     ]
     const before = new Set(store.ids)
@@ -53,9 +58,15 @@ async function done(): Promise<boolean> {
 </script>
 
 <template>
-  <dialog-card v-if="frame" v-model="shown" :title="`Cut “${still.name}” into frames`" :width="980"
+  <dialog-card
+    v-if="frame"
+    v-model="shown"
+    :title="`Cut “${still.name}” into frames`"
+    :width="980"
     :verb="plate && plate.taken.value.length > 0 ? `Cut into ${framesText(plate.taken.value.length)}` : 'Cut'"
-    :disabled="!plate || plate.busy.value || plate.taken.value.length === 0" :done="done">
+    :disabled="!plate || plate.busy.value || plate.taken.value.length === 0"
+    :done="done"
+  >
     <div v-if="plate" class="plate">
       <plate-view :plate="plate" :still="still" />
       <plate-settings :plate="plate" />

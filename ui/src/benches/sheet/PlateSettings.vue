@@ -26,28 +26,78 @@ const ground = computed(() => props.plate.ground.value)
 
 <template>
   <div class="settings">
-    <v-btn-toggle v-model="way" mandatory density="compact" variant="outlined" color="primary" aria-label="How drawings are told apart">
+    <v-btn-toggle
+      v-model="way"
+      mandatory
+      density="compact"
+      variant="outlined"
+      color="primary"
+      aria-label="How drawings are told apart"
+    >
       <v-btn value="grid" size="small">A grid</v-btn>
       <v-btn value="pieces" size="small">Each by itself</v-btn>
     </v-btn-toggle>
     <div v-if="way === 'grid'" class="pair">
-      <number-field v-for="{ field, label } in GRID" :key="field" :value="grid[field]" :label="label" labelled v-bind="limits.GridView[field]"
-        @done="(value) => (grid[field] = value)" />
+      <number-field
+        v-for="{ field, label } in GRID"
+        :key="field"
+        :value="grid[field]"
+        :label="label"
+        labelled
+        v-bind="limits.GridView[field]"
+        @done="(value) => (grid[field] = value)"
+      />
     </div>
-    <number-field v-else :value="finding.join" label="Join parts as near as" labelled suffix="px" v-bind="limits.Finding.join"
-      @done="(value) => (finding.join = value)" />
-    <v-checkbox v-model="finding.columnsFirst" density="compact" hide-details color="primary" label="Column by column" />
+    <number-field
+      v-else
+      :value="finding.join"
+      label="Join parts as near as"
+      labelled
+      suffix="px"
+      v-bind="limits.Finding.join"
+      @done="(value) => (finding.join = value)"
+    />
+    <v-checkbox
+      v-model="finding.columnsFirst"
+      density="compact"
+      hide-details
+      color="primary"
+      label="Column by column"
+    />
     <template v-if="ground !== ''">
-      <number-field :value="finding.tolerancePercent" label="Unlike the ground by" labelled suffix="%" v-bind="limits.Finding.tolerancePercent"
-        @done="(value) => (finding.tolerancePercent = value)" />
+      <number-field
+        :value="finding.tolerancePercent"
+        label="Unlike the ground by"
+        labelled
+        suffix="%"
+        v-bind="limits.Finding.tolerancePercent"
+        @done="(value) => (finding.tolerancePercent = value)"
+      />
       <v-checkbox v-model="how.clears" density="compact" hide-details color="primary">
         <template #label>
-          <span>Make the ground transparent <span v-if="ground" class="ground" :style="{ background: `#${ground}` }" :title="`#${ground}`" /></span>
+          <span
+            >Make the ground transparent
+            <span v-if="ground" class="ground" :style="{ background: `#${ground}` }" :title="`#${ground}`"
+          /></span>
         </template>
       </v-checkbox>
-      <v-checkbox v-if="how.clears" v-model="how.enclosed" density="compact" hide-details color="primary" label="Also where a drawing encloses it" />
+      <v-checkbox
+        v-if="how.clears"
+        v-model="how.enclosed"
+        density="compact"
+        hide-details
+        color="primary"
+        label="Also where a drawing encloses it"
+      />
     </template>
-    <v-select v-model="how.centering" :items="CENTERINGS" label="Lie on one another" variant="outlined" density="compact" hide-details />
+    <v-select
+      v-model="how.centering"
+      :items="CENTERINGS"
+      label="Lie on one another"
+      variant="outlined"
+      density="compact"
+      hide-details
+    />
     <p v-if="plate.problem.value" class="problem" role="alert">{{ plate.problem.value }}</p>
   </div>
 </template>

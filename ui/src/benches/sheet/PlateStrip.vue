@@ -31,7 +31,10 @@ function press(event: PointerEvent, part: PlatePart): void {
     move: ({ event: now }) => {
       const over = document.elementFromPoint(now.clientX, now.clientY)?.closest<HTMLElement>('[data-part]')
       if (over && strip.value?.contains(over) && over.dataset.part !== part.key) {
-        props.plate.move(part.key, props.plate.parts.value.findIndex(({ key }) => key === over.dataset.part))
+        props.plate.move(
+          part.key,
+          props.plate.parts.value.findIndex(({ key }) => key === over.dataset.part),
+        )
       }
     },
   })
@@ -58,10 +61,26 @@ async function onKey(event: KeyboardEvent, part: PlatePart, place: number): Prom
 
 <template>
   <div>
-    <p class="quiet hint">{{ plate.parts.value.length === 0 && !plate.busy.value ? 'No drawings are found.' : 'Press one to leave it out, drag it to another place (Alt + ← →).' }}</p>
+    <p class="quiet hint">
+      {{
+        plate.parts.value.length === 0 && !plate.busy.value
+          ? 'No drawings are found.'
+          : 'Press one to leave it out, drag it to another place (Alt + ← →).'
+      }}
+    </p>
     <div ref="strip" class="strip" role="group" aria-label="Parts in order">
-      <button v-for="(part, place) in plate.parts.value" :key="part.key" type="button" class="thumb" :class="{ out: !part.taken }" :data-part="part.key"
-        :aria-pressed="part.taken" :aria-label="`Part ${place + 1}`" @pointerdown.left="press($event, part)" @keydown="onKey($event, part, place)">
+      <button
+        v-for="(part, place) in plate.parts.value"
+        :key="part.key"
+        type="button"
+        class="thumb"
+        :class="{ out: !part.taken }"
+        :data-part="part.key"
+        :aria-pressed="part.taken"
+        :aria-label="`Part ${place + 1}`"
+        @pointerdown.left="press($event, part)"
+        @keydown="onKey($event, part, place)"
+      >
         <span class="checker" :style="pictureStyle(part)" />
       </button>
     </div>

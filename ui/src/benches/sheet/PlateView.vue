@@ -11,15 +11,38 @@ const share = (part: number, whole: number): string => `${(100 * part) / whole}%
 
 <template>
   <div class="room" :aria-busy="plate.busy.value">
-    <div class="picture checker" :style="{ aspectRatio: `${still.size.width} / ${still.size.height}`, '--ratio': still.size.width / still.size.height }">
+    <div
+      class="picture checker"
+      :style="{
+        aspectRatio: `${still.size.width} / ${still.size.height}`,
+        '--ratio': still.size.width / still.size.height,
+      }"
+    >
       <img :src="plateUrl(still.picture)" :alt="still.name" draggable="false" />
-      <span v-for="part in plate.parts.value" :key="part.key" class="part" :class="{ out: !part.taken }" aria-hidden="true"
-        :style="{ left: share(part.x, still.size.width), top: share(part.y, still.size.height), width: share(part.width, still.size.width), height: share(part.height, still.size.height) }"
-        @click="plate.toggle(part.key)">
+      <span
+        v-for="part in plate.parts.value"
+        :key="part.key"
+        class="part"
+        :class="{ out: !part.taken }"
+        aria-hidden="true"
+        :style="{
+          left: share(part.x, still.size.width),
+          top: share(part.y, still.size.height),
+          width: share(part.width, still.size.width),
+          height: share(part.height, still.size.height),
+        }"
+        @click="plate.toggle(part.key)"
+      >
         <b v-if="part.taken">{{ plate.taken.value.indexOf(part) + 1 }}</b>
       </span>
     </div>
-    <v-progress-linear v-if="plate.busy.value" indeterminate color="success" class="busy" aria-label="Looking for drawings" />
+    <v-progress-linear
+      v-if="plate.busy.value"
+      indeterminate
+      color="success"
+      class="busy"
+      aria-label="Looking for drawings"
+    />
   </div>
 </template>
 
@@ -53,7 +76,9 @@ img {
 .part {
   position: absolute;
   border: 2px solid var(--rein);
-  box-shadow: 0 0 0 1px #fff9, inset 0 0 0 1px #fff9;
+  box-shadow:
+    0 0 0 1px #fff9,
+    inset 0 0 0 1px #fff9;
   cursor: pointer;
 }
 

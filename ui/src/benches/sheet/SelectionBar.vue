@@ -24,7 +24,10 @@ const shownMillis = (frames: FrameView[]): number => frames.reduce((sum, frame) 
 const playing = computed(() => store.frames.filter((frame) => !frame.leftOut).length)
 const words = computed(() => {
   if (selection.ids.length > 0) {
-    return { count: `${selection.ids.length} of ${framesText(store.frames.length)}`, time: durationText(shownMillis(selection.frames)) }
+    return {
+      count: `${selection.ids.length} of ${framesText(store.frames.length)}`,
+      time: durationText(shownMillis(selection.frames)),
+    }
   }
   const all = framesText(store.frames.length)
   const count = playing.value === store.frames.length ? all : `${playing.value} of ${all} play`
@@ -37,7 +40,11 @@ const ways = computed(() => [
   { label: 'Odd frames', run: () => selection.everyNth(2, 0) },
   { label: 'Even frames', run: () => selection.everyNth(2, 1) },
   { label: 'Every n-th from here…', run: questions.everyNth },
-  ...(store.reel?.runs ?? []).map((run) => ({ label: `Run “${run.name}”`, keys: undefined, run: () => selection.run(run.id) })),
+  ...(store.reel?.runs ?? []).map((run) => ({
+    label: `Run “${run.name}”`,
+    keys: undefined,
+    run: () => selection.run(run.id),
+  })),
 ])
 </script>
 
@@ -45,22 +52,39 @@ const ways = computed(() => [
   <div class="bar" role="toolbar" aria-label="Selection">
     <drop-menu>
       <template #activator="{ props: activator }">
-        <v-btn v-bind="activator" :append-icon="mdiChevronDown" size="small" class="words" :disabled="store.frames.length === 0"
-          title="Select…" :aria-label="`${words.count} · ${words.time}, select`">
+        <v-btn
+          v-bind="activator"
+          :append-icon="mdiChevronDown"
+          size="small"
+          class="words"
+          :disabled="store.frames.length === 0"
+          title="Select…"
+          :aria-label="`${words.count} · ${words.time}, select`"
+        >
           <b>{{ words.count }}</b>&nbsp;<span class="quiet">· {{ words.time }}</span>
         </v-btn>
       </template>
       <v-list density="compact" role="menu" aria-label="Select">
         <v-list-item v-for="way in ways" :key="way.label" role="menuitem" :title="way.label" @click="way.run()">
-          <template v-if="way.keys" #append><span class="keys">{{ way.keys }}</span></template>
+          <template v-if="way.keys" #append
+            ><span class="keys">{{ way.keys }}</span></template
+          >
         </v-list-item>
       </v-list>
     </drop-menu>
     <span class="unseen" role="status">{{ words.count }}, {{ words.time }}</span>
     <span class="actions">
-      <v-btn v-for="action in main" :key="action.label" size="small" :disabled="!action.enabled" class="action"
-        :color="action.label === 'Remove' ? 'primary' : undefined" :title="action.keys ? `${action.label} (${action.keys})` : action.label"
-        @click="action.run()">{{ action.label }}</v-btn>
+      <v-btn
+        v-for="action in main"
+        :key="action.label"
+        size="small"
+        :disabled="!action.enabled"
+        class="action"
+        :color="action.label === 'Remove' ? 'primary' : undefined"
+        :title="action.keys ? `${action.label} (${action.keys})` : action.label"
+        @click="action.run()"
+        >{{ action.label }}</v-btn
+      >
       <drop-menu>
         <template #activator="{ props: activator }">
           <v-btn v-bind="activator" :icon="mdiDotsHorizontal" size="small" title="More" aria-label="More to do" />

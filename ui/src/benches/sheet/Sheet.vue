@@ -45,7 +45,9 @@ const menuOpen = ref(false)
 const cardWidth = useLocalStorage('dobbin.cardWidth', 0)
 
 /** What is left out, or how wide the file is, one knows while arranging; Share says it. */
-const notices = computed(() => (store.rhythm?.notices ?? []).filter(({ kind }) => kind !== 'LEFT_OUT' && kind !== 'WIDE'))
+const notices = computed(() =>
+  (store.rhythm?.notices ?? []).filter(({ kind }) => kind !== 'LEFT_OUT' && kind !== 'WIDE'),
+)
 const canvas = computed(() => store.reel?.canvas ?? { width: 3, height: 2 })
 const layout = useSheetLayout(
   scroller,
@@ -257,38 +259,73 @@ const reachable = computed(() => {
     <section class="frames" aria-label="Frames">
       <selection-bar />
       <div ref="scroller" class="scroller" @pointerdown="onDown">
-        <div v-if="store.frames.length > 0" ref="grid" class="grid" role="listbox" aria-multiselectable="true"
-          aria-label="Frames in playing order" :style="{ height: `${layout.totalHeight.value}px` }" @keydown="onKey"
-          @contextmenu="onContextMenu" @focusin="selection.focused = frameAt($event)">
-          <frame-card v-for="{ frame, index } in layout.inView.value" :key="frame.id" :frame="frame" :index="index"
-            :reel="store.reel!.id" :canvas="canvas" :picture-height="layout.pictureHeight.value"
+        <div
+          v-if="store.frames.length > 0"
+          ref="grid"
+          class="grid"
+          role="listbox"
+          aria-multiselectable="true"
+          aria-label="Frames in playing order"
+          :style="{ height: `${layout.totalHeight.value}px` }"
+          @keydown="onKey"
+          @contextmenu="onContextMenu"
+          @focusin="selection.focused = frameAt($event)"
+        >
+          <frame-card
+            v-for="{ frame, index } in layout.inView.value"
+            :key="frame.id"
+            :frame="frame"
+            :index="index"
+            :reel="store.reel!.id"
+            :canvas="canvas"
+            :picture-height="layout.pictureHeight.value"
             :selected="selection.set.has(frame.id)"
-            :lifted="(drag.state.value !== null && target !== null && selection.set.has(frame.id)) || arranging.cutIds.has(frame.id)"
-            :style="styleOf(layout.boxOf(index))" :tabindex="reachable === frame.id ? 0 : -1"
-            :aria-setsize="store.frames.length" :aria-posinset="index + 1" />
+            :lifted="
+              (drag.state.value !== null && target !== null && selection.set.has(frame.id)) ||
+              arranging.cutIds.has(frame.id)
+            "
+            :style="styleOf(layout.boxOf(index))"
+            :tabindex="reachable === frame.id ? 0 : -1"
+            :aria-setsize="store.frames.length"
+            :aria-posinset="index + 1"
+          />
         </div>
         <div v-if="store.frames.length > 0" class="bands">
-          <button v-for="each in layout.bands.value" :key="`${each.run.id} ${each.box.y}`" type="button" class="band"
-            :style="{ ...styleOf(each.box), ...runTone(each.run) }" :title="`Select the run “${each.run.name}”`"
-            @click="selection.run(each.run.id)">{{ each.begins ? each.run.name : `… ${each.run.name}` }}</button>
+          <button
+            v-for="each in layout.bands.value"
+            :key="`${each.run.id} ${each.box.y}`"
+            type="button"
+            class="band"
+            :style="{ ...styleOf(each.box), ...runTone(each.run) }"
+            :title="`Select the run “${each.run.name}”`"
+            @click="selection.run(each.run.id)"
+          >
+            {{ each.begins ? each.run.name : `… ${each.run.name}` }}
+          </button>
           <div v-if="target" class="mark" :style="styleOf(target.mark)" />
           <div v-if="band" class="rubber" :style="styleOf(band)" />
         </div>
         <div v-else class="empty">
           <h2>No frames yet</h2>
-          <p class="quiet">Drop stills here, paste them, or choose them. They come in natural sort order of their names.</p>
+          <p class="quiet">
+            Drop stills here, paste them, or choose them. They come in natural sort order of their names.
+          </p>
           <add-stills :to="store.reel!.id" />
         </div>
       </div>
       <div ref="foot" class="foot">
         <size-slider v-if="store.frames.length > 0" v-model="cardWidth" :now="layout.cardWidth.value" />
       </div>
-      <div v-if="target && drag.state.value" class="ghost"
-        :style="{ left: `${drag.state.value.event.clientX + 14}px`, top: `${drag.state.value.event.clientY + 10}px` }">
+      <div
+        v-if="target && drag.state.value"
+        class="ghost"
+        :style="{ left: `${drag.state.value.event.clientX + 14}px`, top: `${drag.state.value.event.clientY + 10}px` }"
+      >
         {{ framesText(selection.ids.length) }} {{ placeText(target.gap) }}
       </div>
-      <div v-if="fileDrop.over.value" class="drop-here"><span>{{ target ? `Drop to add them ${placeText(target.gap)}` : 'Drop to begin'
-          }}</span></div>
+      <div v-if="fileDrop.over.value" class="drop-here">
+        <span>{{ target ? `Drop to add them ${placeText(target.gap)}` : 'Drop to begin' }}</span>
+      </div>
     </section>
     <aside class="side" aria-label="Player and time">
       <loop-player />

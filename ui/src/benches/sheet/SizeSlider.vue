@@ -7,8 +7,16 @@ const width = defineModel<number>({ required: true })
 <template>
   <div class="sizes">
     <v-btn v-if="width > 0" size="x-small" title="So that all can be seen, if they can" @click="width = 0">Fit</v-btn>
-    <input :value="width || now" type="range" min="72" max="320" step="4" title="Size of the cards" aria-label="Size of the cards"
-      @input="width = Number(($event.target as HTMLInputElement).value)" />
+    <input
+      :value="width || now"
+      type="range"
+      min="72"
+      max="320"
+      step="4"
+      title="Size of the cards"
+      aria-label="Size of the cards"
+      @input="width = Number(($event.target as HTMLInputElement).value)"
+    />
   </div>
 </template>
 

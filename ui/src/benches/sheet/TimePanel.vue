@@ -46,7 +46,9 @@ const inFile = computed(() => {
   if (held.length === 0) {
     return 'left out'
   }
-  return held.length === 1 ? `in the file: ${delayText(held[0] as number)}` : `in the file: ${held.join(' and ')} ms in turn`
+  return held.length === 1
+    ? `in the file: ${delayText(held[0] as number)}`
+    : `in the file: ${held.join(' and ')} ms in turn`
 })
 const field = computed(() => UNITS[unit.value])
 
@@ -62,31 +64,73 @@ const CHANGES = [
   <section v-if="frames.length > 0" aria-label="Delay">
     <h2>{{ title }}</h2>
     <div class="row">
-      <number-field :value="same === null ? null : field.fromMillis(same)" :label="`Delay in ${field.label}`" placeholder="mixed"
-        :min="field.min" :max="field.max" :step="field.step" :decimals="field.decimals" :too-small="unit === 'fps' ? undefined : TOO_SHORT" class="field"
-        @done="(value) => arranging.setDelay(field.toMillis(value))" />
-      <v-btn-toggle v-model="unit" mandatory density="compact" variant="outlined" divided aria-label="Unit" class="units">
+      <number-field
+        :value="same === null ? null : field.fromMillis(same)"
+        :label="`Delay in ${field.label}`"
+        placeholder="mixed"
+        :min="field.min"
+        :max="field.max"
+        :step="field.step"
+        :decimals="field.decimals"
+        :too-small="unit === 'fps' ? undefined : TOO_SHORT"
+        class="field"
+        @done="(value) => arranging.setDelay(field.toMillis(value))"
+      />
+      <v-btn-toggle
+        v-model="unit"
+        mandatory
+        density="compact"
+        variant="outlined"
+        divided
+        aria-label="Unit"
+        class="units"
+      >
         <v-btn v-for="(each, key) in UNITS" :key="key" :value="key" size="small">{{ each.label }}</v-btn>
       </v-btn-toggle>
       <span class="quiet held" role="status">{{ inFile }}</span>
     </div>
     <div class="chips" role="group" aria-label="Common delays">
-      <v-btn v-for="millis in COMMON" :key="millis" size="small" variant="outlined" :active="same === millis"
-        :aria-pressed="same === millis" :aria-label="delayText(millis)" :title="delayText(millis)" class="chip"
-        @click="arranging.setDelay(millis)">{{ millis < 1000 ? millis : delayText(millis) }}</v-btn>
+      <v-btn
+        v-for="millis in COMMON"
+        :key="millis"
+        size="small"
+        variant="outlined"
+        :active="same === millis"
+        :aria-pressed="same === millis"
+        :aria-label="delayText(millis)"
+        :title="delayText(millis)"
+        class="chip"
+        @click="arranging.setDelay(millis)"
+        >{{ millis < 1000 ? millis : delayText(millis) }}</v-btn
+      >
     </div>
     <div class="chips">
-      <v-btn size="small" variant="outlined" class="chip" :disabled="playing.length === 0"
-        @click="arranging.scale(50)">Twice as fast</v-btn>
-      <v-btn size="small" variant="outlined" class="chip" :disabled="playing.length === 0"
-        @click="arranging.scale(200)">Half as fast</v-btn>
+      <v-btn size="small" variant="outlined" class="chip" :disabled="playing.length === 0" @click="arranging.scale(50)"
+        >Twice as fast</v-btn
+      >
+      <v-btn size="small" variant="outlined" class="chip" :disabled="playing.length === 0" @click="arranging.scale(200)"
+        >Half as fast</v-btn
+      >
       <drop-menu>
         <template #activator="{ props: activator }">
-          <v-btn v-bind="activator" size="small" variant="outlined" class="chip" :append-icon="mdiChevronDown"
-            :disabled="playing.length === 0">Other changes</v-btn>
+          <v-btn
+            v-bind="activator"
+            size="small"
+            variant="outlined"
+            class="chip"
+            :append-icon="mdiChevronDown"
+            :disabled="playing.length === 0"
+            >Other changes</v-btn
+          >
         </template>
         <v-list density="compact" role="menu" aria-label="Change of time">
-          <v-list-item v-for="change in CHANGES" :key="change.label" role="menuitem" :title="change.label" @click="change.run()" />
+          <v-list-item
+            v-for="change in CHANGES"
+            :key="change.label"
+            role="menuitem"
+            :title="change.label"
+            @click="change.run()"
+          />
         </v-list>
       </drop-menu>
     </div>

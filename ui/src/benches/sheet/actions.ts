@@ -44,7 +44,11 @@ export function useActions() {
   const count = computed(() => selection.ids.length)
   const any = computed(() => count.value > 0)
   const affected = computed(() => arranging.affected.length)
-  const stills = computed(() => store.frames.flatMap(({ id, content }) => (content.kind === 'still' && arranging.affected.includes(id) ? [{ id, light: content.light }] : [])))
+  const stills = computed(() =>
+    store.frames.flatMap(({ id, content }) =>
+      content.kind === 'still' && arranging.affected.includes(id) ? [{ id, light: content.light }] : [],
+    ),
+  )
   const lit = computed(() => stills.value.filter(({ light }) => isLit(light)))
   const allOut = computed(() => any.value && selection.frames.every((frame) => frame.leftOut))
   const run = computed(() => {
@@ -97,8 +101,20 @@ export function useActions() {
 
   const places = computed<Action[]>(() => [
     { label: 'Cut', icon: mdiContentCut, keys: 'Ctrl + X', enabled: any.value, run: () => arranging.toClipboard(true) },
-    { label: 'Copy for pasting', icon: mdiContentCopy, keys: 'Ctrl + C', enabled: any.value, run: () => arranging.toClipboard(false) },
-    { label: 'Paste', icon: mdiContentPaste, keys: 'Ctrl + V', enabled: clip.value !== null, run: () => arranging.paste() },
+    {
+      label: 'Copy for pasting',
+      icon: mdiContentCopy,
+      keys: 'Ctrl + C',
+      enabled: any.value,
+      run: () => arranging.toClipboard(false),
+    },
+    {
+      label: 'Paste',
+      icon: mdiContentPaste,
+      keys: 'Ctrl + V',
+      enabled: clip.value !== null,
+      run: () => arranging.paste(),
+    },
     { label: 'To the start', icon: mdiPageFirst, keys: 'Alt + Home', enabled: any.value, run: arranging.moveToStart },
     { label: 'To the end', icon: mdiPageLast, keys: 'Alt + End', enabled: any.value, run: arranging.moveToEnd },
     { label: 'To position…', icon: mdiArrowCollapseHorizontal, keys: 'G', enabled: any.value, run: questions.position },
@@ -119,22 +135,49 @@ export function useActions() {
     { label: 'Keep every n-th…', icon: mdiArrowCollapseHorizontal, enabled: affected.value > 1, run: questions.thin },
     run.value === 0
       ? { label: 'Name this run…', icon: mdiLabelOutline, keys: 'N', enabled: any.value, run: questions.runName }
-      : { label: 'Rename the run…', icon: mdiLabelOutline, keys: 'N', enabled: true, run: () => questions.renameRun(run.value) },
+      : {
+          label: 'Rename the run…',
+          icon: mdiLabelOutline,
+          keys: 'N',
+          enabled: true,
+          run: () => questions.renameRun(run.value),
+        },
     {
       label: 'Unname the run',
       icon: mdiLabelOffOutline,
       enabled: run.value !== 0,
       run: () => store.dispatch({ type: 'unnameRun', run: run.value }),
     },
-    { label: 'Canvas and fit…', icon: mdiAspectRatio, keys: 'F', enabled: affected.value > 0, run: () => asking.open('fit') },
-    { label: 'Line up…', icon: mdiVectorArrangeBelow, keys: 'U', enabled: stills.value.length > 0, run: () => asking.open('lineUp') },
+    {
+      label: 'Canvas and fit…',
+      icon: mdiAspectRatio,
+      keys: 'F',
+      enabled: affected.value > 0,
+      run: () => asking.open('fit'),
+    },
+    {
+      label: 'Line up…',
+      icon: mdiVectorArrangeBelow,
+      keys: 'U',
+      enabled: stills.value.length > 0,
+      run: () => asking.open('lineUp'),
+    },
     lit.value.length === 0
-      ? { label: 'Even the light', icon: mdiBrightness6, enabled: stills.value.length > 2, run: () => store.evenLight(stills.value.map(({ id }) => id)) }
+      ? {
+          label: 'Even the light',
+          icon: mdiBrightness6,
+          enabled: stills.value.length > 2,
+          run: () => store.evenLight(stills.value.map(({ id }) => id)),
+        }
       : {
           label: 'Light as in the photos',
           icon: mdiBrightness6,
           enabled: true,
-          run: () => store.dispatch({ type: 'lightStills', stills: lit.value.map(({ id }) => ({ frame: id, light: AS_IT_IS })) }),
+          run: () =>
+            store.dispatch({
+              type: 'lightStills',
+              stills: lit.value.map(({ id }) => ({ frame: id, light: AS_IT_IS })),
+            }),
         },
     {
       label: 'Cut into frames…',

@@ -85,7 +85,8 @@ export const useArranging = defineStore('arranging', () => {
   const thereAndBack = (endsTwice: boolean): Promise<boolean> =>
     adding({ type: 'thereAndBack', frames: affected.value, endsTwice })
   const repeat = (times: number): Promise<boolean> => adding({ type: 'repeatFrames', frames: affected.value, times })
-  const thin = (keepEvery: number): Promise<boolean> => onAffected((frames) => ({ type: 'thinFrames', frames, keepEvery }))
+  const thin = (keepEvery: number): Promise<boolean> =>
+    onAffected((frames) => ({ type: 'thinFrames', frames, keepEvery }))
   const leaveOut = (out: boolean): Promise<boolean> => onSelection((frames) => ({ type: 'leaveOut', frames, out }))
   const nameRun = (name: string): Promise<boolean> => onSelection((frames) => ({ type: 'nameRun', frames, name }))
   const setFit = (fit: Fit): Promise<boolean> => onAffected((frames) => ({ type: 'setFit', frames, fit }))
@@ -100,8 +101,10 @@ export const useArranging = defineStore('arranging', () => {
 
   const setDelay = (delayMillis: number): Promise<boolean> =>
     onAffected((frames) => ({ type: 'setDelay', frames, delayMillis }))
-  const scale = (percent: number): Promise<boolean> => onAffected((frames) => ({ type: 'scaleDelays', frames, percent }))
-  const addTime = (millis: number): Promise<boolean> => onAffected((frames) => ({ type: 'addToDelays', frames, millis }))
+  const scale = (percent: number): Promise<boolean> =>
+    onAffected((frames) => ({ type: 'scaleDelays', frames, percent }))
+  const addTime = (millis: number): Promise<boolean> =>
+    onAffected((frames) => ({ type: 'addToDelays', frames, millis }))
   const fitTotal = (totalMillis: number): Promise<boolean> =>
     onAffected((frames) => ({ type: 'fitTotal', frames, totalMillis }))
   const paceByDate = (totalMillis: number): Promise<boolean> =>
@@ -124,7 +127,11 @@ export const useArranging = defineStore('arranging', () => {
     if (store.reel && selection.ids.length > 0) {
       remember(clipOf(store.reel.id, selection.frames, cut), event)
       const what = framesText(selection.ids.length)
-      say(cut ? `${what} cut. Ctrl + V moves them to after the selection.` : `${what} copied. Ctrl + V puts them in, here or in another reel.`)
+      say(
+        cut
+          ? `${what} cut. Ctrl + V moves them to after the selection.`
+          : `${what} copied. Ctrl + V puts them in, here or in another reel.`,
+      )
     }
   }
 
@@ -143,7 +150,9 @@ export const useArranging = defineStore('arranging', () => {
     } else {
       await adding({ type: 'pasteFrames', frames: from.frames, after: lastAffected() })
       if (from.cut) {
-        say(`${framesText(from.frames.length)} put in. They are in the other reel too; remove them there if they should go.`)
+        say(
+          `${framesText(from.frames.length)} put in. They are in the other reel too; remove them there if they should go.`,
+        )
       }
     }
   }

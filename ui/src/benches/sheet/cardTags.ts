@@ -28,7 +28,11 @@ export function tagsFor(frame: FrameView, canvas: Size): Tag[] {
   }
   if (still && isMoved(still.aligned)) {
     const sure = `${Math.round(100 * still.aligned.sure)} %`
-    tags.push({ text: `lined up ${sure}`, why: `The still is moved to lie on another one; it matches to ${sure}.`, tone: 'plain' })
+    tags.push({
+      text: `lined up ${sure}`,
+      why: `The still is moved to lie on another one; it matches to ${sure}.`,
+      tone: 'plain',
+    })
   }
   if (!frame.leftOut && frame.shownMillis !== frame.fileMillis) {
     tags.push({

@@ -20,7 +20,11 @@ export function usePlate(still: Still) {
   const way = ref<'grid' | 'pieces'>('grid')
   const finding = reactive({ ...USUAL_FINDING })
   const grid = reactive<GridView>({ rows: 1, columns: 1, marginX: 0, marginY: 0, gutterX: 0, gutterY: 0 })
-  const how = reactive<Pick<CutRequest, 'clears' | 'enclosed' | 'centering'>>({ clears: true, enclosed: false, centering: 'NONE' })
+  const how = reactive<Pick<CutRequest, 'clears' | 'enclosed' | 'centering'>>({
+    clears: true,
+    enclosed: false,
+    centering: 'NONE',
+  })
   const ground = ref<string | null>(null)
   const parts = shallowRef<PlatePart[]>([])
   const problem = ref('')
@@ -97,7 +101,12 @@ export function usePlate(still: Still) {
   function cut() {
     const { tolerancePercent } = finding
     const wanted = taken.value.map(({ x, y, width, height }) => ({ x, y, width, height }))
-    return answer(api.POST('/api/plates/{picture}/cut', { params: { path }, body: { name: still.name, parts: wanted, tolerancePercent, ...how } }))
+    return answer(
+      api.POST('/api/plates/{picture}/cut', {
+        params: { path },
+        body: { name: still.name, parts: wanted, tolerancePercent, ...how },
+      }),
+    )
   }
 
   void begin()

@@ -22,7 +22,9 @@ export function usePlateOffer(): void {
       return
     }
     const path = { picture: content.picture }
-    const { grid, parts } = await answer(api.POST('/api/plates/{picture}/grid', { params: { path }, body: USUAL_FINDING }))
+    const { grid, parts } = await answer(
+      api.POST('/api/plates/{picture}/grid', { params: { path }, body: USUAL_FINDING }),
+    )
     const drawings = parts.length
     if (grid.rows * grid.columns > 1 && drawings >= FEWEST_DRAWINGS && store.ids.includes(frame)) {
       say(`“${content.name}” seems to hold ${drawings} drawings.`, {

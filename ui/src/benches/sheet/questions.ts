@@ -78,7 +78,8 @@ export function useQuestions() {
       value: millis(),
       min: limits.SetDelay.delayMillis.min * Math.max(1, playing()),
       max: limits.SetDelay.delayMillis.max * Math.max(1, playing()),
-      leadsTo: (total) => `${durationText(millis())} become ${durationText(total)}, each frame in proportion: ${paceText(playing(), total)}.`,
+      leadsTo: (total) =>
+        `${durationText(millis())} become ${durationText(total)}, each frame in proportion: ${paceText(playing(), total)}.`,
       run: (total: number) => arranging.fitTotal(total),
     })
   }
@@ -92,7 +93,8 @@ export function useQuestions() {
       value: millis(),
       min: limits.SetDelay.delayMillis.min * Math.max(1, playing()),
       max: limits.SetDelay.delayMillis.max * Math.max(1, playing()),
-      leadsTo: (total) => `Each frame shows as long as passed until the next photo was taken, all together ${durationText(total)}.`,
+      leadsTo: (total) =>
+        `Each frame shows as long as passed until the next photo was taken, all together ${durationText(total)}.`,
       run: (total: number) => arranging.paceByDate(total),
     })
   }

@@ -28,7 +28,10 @@ export function useSheetKeys(): void {
       }[key]
     }
     const inList = event.target instanceof Element && event.target.closest('[role="listbox"]') !== null
-    return { Delete: arranging.remove, Backspace: arranging.remove, Escape: selection.none }[key] ?? (inList ? letters()[key] : undefined)
+    return (
+      { Delete: arranging.remove, Backspace: arranging.remove, Escape: selection.none }[key] ??
+      (inList ? letters()[key] : undefined)
+    )
   })
 
   /** Letters act while the focus is on a card, so that nobody sets off anything by dictating. */

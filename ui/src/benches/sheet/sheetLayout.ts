@@ -100,7 +100,13 @@ export function useSheetLayout(
   }
 
   function rowAt(y: number): number {
-    return Math.max(0, Math.min(rows.value - 1, tops.value.slice(0, -1).findLastIndex((top) => top - BAND <= y)))
+    return Math.max(
+      0,
+      Math.min(
+        rows.value - 1,
+        tops.value.slice(0, -1).findLastIndex((top) => top - BAND <= y),
+      ),
+    )
   }
 
   const inView = computed(() => {

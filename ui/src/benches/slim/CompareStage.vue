@@ -16,7 +16,12 @@ import { useSlimming } from './slimming'
 const LOOKS = [
   { value: 'file', title: 'File', key: '1', about: 'The delivered file itself, playing' },
   { value: 'wipe', title: 'Wipe', key: '2', about: 'Drawn on the left, delivered on the right' },
-  { value: 'heat', title: 'Difference', key: '3', about: 'Where it differs from what was drawn: amber is seen, dark is plain to see' },
+  {
+    value: 'heat',
+    title: 'Difference',
+    key: '3',
+    about: 'Where it differs from what was drawn: amber is seen, dark is plain to see',
+  },
 ] as const
 const ZOOMS = [
   { value: 0, title: 'fit' },
@@ -44,12 +49,16 @@ const size = computed(() => store.reel?.deliveredSize ?? { width: 3, height: 2 }
 /** What was made last stays in sight while the next is made: the file plays on, and a frame stays drawn. */
 const madeFile = ref<string | null>(null)
 const madeSize = ref(size.value)
-watch(() => slimming.file, (file) => {
-  if (file) {
-    madeFile.value = file
-    madeSize.value = size.value
-  }
-}, { immediate: true })
+watch(
+  () => slimming.file,
+  (file) => {
+    if (file) {
+      madeFile.value = file
+      madeSize.value = size.value
+    }
+  },
+  { immediate: true },
+)
 const isOld = computed(() => slimming.working && madeFile.value !== null)
 
 const scale = computed(() => {
@@ -72,7 +81,9 @@ const places = computed(() => {
 })
 const place = computed(() => places.value[playhead.index] ?? 0)
 const plays = computed(() => look.value === 'file' && playhead.playing)
-const sights = computed<FrameSight[]>(() => (look.value === 'wipe' ? ['drawn', 'delivered'] : look.value === 'heat' ? ['heat'] : ['delivered']))
+const sights = computed<FrameSight[]>(() =>
+  look.value === 'wipe' ? ['drawn', 'delivered'] : look.value === 'heat' ? ['heat'] : ['delivered'],
+)
 
 function urlOf(at: number, sight: FrameSight): string {
   return fileFrameUrl(store.reel?.id ?? '', madeFile.value ?? '', at, sight)
@@ -81,13 +92,24 @@ function urlOf(at: number, sight: FrameSight): string {
 /** From the playhead on, as many as there is room for. */
 const wanted = computed(() => {
   // Frames of a file are there once its facts are.
-  if (!madeFile.value || slimming.factsOf !== madeFile.value || plays.value || isOld.value || store.frames.length === 0) {
+  if (
+    !madeFile.value ||
+    slimming.factsOf !== madeFile.value ||
+    plays.value ||
+    isOld.value ||
+    store.frames.length === 0
+  ) {
     return []
   }
   const frames = Math.max(0, ...places.value) + 1
-  const most = Math.max(1, Math.min(frames, Math.floor(MOST_PIXELS / (size.value.width * size.value.height * sights.value.length))))
-  return Array.from({ length: playhead.playing ? most : Math.min(2, most) }, (_, i) => (place.value + i) % frames)
-    .flatMap((at) => sights.value.map((sight) => urlOf(at, sight)))
+  const most = Math.max(
+    1,
+    Math.min(frames, Math.floor(MOST_PIXELS / (size.value.width * size.value.height * sights.value.length))),
+  )
+  return Array.from(
+    { length: playhead.playing ? most : Math.min(2, most) },
+    (_, i) => (place.value + i) % frames,
+  ).flatMap((at) => sights.value.map((sight) => urlOf(at, sight)))
 })
 const pictures = useFilePictures(wanted)
 
@@ -118,7 +140,10 @@ const badge = computed(() => {
 function wipe(event: PointerEvent): void {
   const box = surface.value?.getBoundingClientRect()
   if (box && event.button === 0) {
-    drag.press(event, { far: 0, move: (now) => (split.value = Math.max(0, Math.min(1, (now.event.clientX - box.left) / box.width))) })
+    drag.press(event, {
+      far: 0,
+      move: (now) => (split.value = Math.max(0, Math.min(1, (now.event.clientX - box.left) / box.width))),
+    })
   }
 }
 
@@ -137,29 +162,94 @@ defineExpose({ look: (at: number) => (look.value = LOOKS[at]?.value ?? look.valu
 <template>
   <section class="compare" aria-label="The file beside what was drawn">
     <div class="head">
-      <v-btn-toggle v-model="look" mandatory density="compact" variant="outlined" divided color="primary" aria-label="What is looked at">
-        <v-btn v-for="each in LOOKS" :key="each.value" :value="each.value" size="small" :title="`${each.about} (${each.key})`">{{ each.title }}</v-btn>
+      <v-btn-toggle
+        v-model="look"
+        mandatory
+        density="compact"
+        variant="outlined"
+        divided
+        color="primary"
+        aria-label="What is looked at"
+      >
+        <v-btn
+          v-for="each in LOOKS"
+          :key="each.value"
+          :value="each.value"
+          size="small"
+          :title="`${each.about} (${each.key})`"
+          >{{ each.title }}</v-btn
+        >
       </v-btn-toggle>
-      <v-btn-toggle v-model="zoom" mandatory density="compact" variant="outlined" divided color="primary" aria-label="How large it is looked at">
+      <v-btn-toggle
+        v-model="zoom"
+        mandatory
+        density="compact"
+        variant="outlined"
+        divided
+        color="primary"
+        aria-label="How large it is looked at"
+      >
         <v-btn v-for="each in ZOOMS" :key="each.value" :value="each.value" size="small">{{ each.title }}</v-btn>
       </v-btn-toggle>
       <page-colors class="pages" />
     </div>
-    <div ref="room" class="room" :style="{ background: look === 'heat' ? 'var(--sunk)' : page }" tabindex="0" role="group" aria-label="Page with the file">
-      <div v-if="madeFile && store.reel && store.frames.length > 0" class="place" :class="{ hard: zoom > 0 || scale > 2 }" :style="{ width: `${seen.width}px`, height: `${seen.height}px` }">
-        <img v-if="slimming.shown" class="picture" :src="trialUrl(store.reel.id, slimming.shown.id)" alt="The worst frame of the setting that is pointed at" />
-        <img v-else-if="plays" class="picture" :src="fileNowUrl(store.reel.id, madeFile)" alt="The delivered file, playing" />
-        <canvas v-show="!plays && !slimming.shown" ref="surface" class="picture" :width="madeSize.width" :height="madeSize.height" role="img"
-          :aria-label="`Frame ${playhead.index + 1}, ${look === 'wipe' ? 'drawn on the left, delivered on the right' : look === 'heat' ? 'where it differs' : 'delivered'}`" />
+    <div
+      ref="room"
+      class="room"
+      :style="{ background: look === 'heat' ? 'var(--sunk)' : page }"
+      tabindex="0"
+      role="group"
+      aria-label="Page with the file"
+    >
+      <div
+        v-if="madeFile && store.reel && store.frames.length > 0"
+        class="place"
+        :class="{ hard: zoom > 0 || scale > 2 }"
+        :style="{ width: `${seen.width}px`, height: `${seen.height}px` }"
+      >
+        <img
+          v-if="slimming.shown"
+          class="picture"
+          :src="trialUrl(store.reel.id, slimming.shown.id)"
+          alt="The worst frame of the setting that is pointed at"
+        />
+        <img
+          v-else-if="plays"
+          class="picture"
+          :src="fileNowUrl(store.reel.id, madeFile)"
+          alt="The delivered file, playing"
+        />
+        <canvas
+          v-show="!plays && !slimming.shown"
+          ref="surface"
+          class="picture"
+          :width="madeSize.width"
+          :height="madeSize.height"
+          role="img"
+          :aria-label="`Frame ${playhead.index + 1}, ${look === 'wipe' ? 'drawn on the left, delivered on the right' : look === 'heat' ? 'where it differs' : 'delivered'}`"
+        />
         <template v-if="look === 'wipe' && !slimming.shown && !isOld">
           <span class="tag left" :class="{ away: split < 0.16 }">drawn</span>
           <span class="tag right" :class="{ away: split > 0.8 }">delivered</span>
-          <div class="wipe" role="slider" tabindex="0" aria-label="Wipe between drawn and delivered" aria-valuemin="0" aria-valuemax="100"
-            :aria-valuenow="Math.round(split * 100)" :aria-valuetext="`${Math.round(split * 100)} % drawn`" :style="{ left: `${split * 100}%` }" @pointerdown="wipe" @keydown="onKey" />
+          <div
+            class="wipe"
+            role="slider"
+            tabindex="0"
+            aria-label="Wipe between drawn and delivered"
+            aria-valuemin="0"
+            aria-valuemax="100"
+            :aria-valuenow="Math.round(split * 100)"
+            :aria-valuetext="`${Math.round(split * 100)} % drawn`"
+            :style="{ left: `${split * 100}%` }"
+            @pointerdown="wipe"
+            @keydown="onKey"
+          />
         </template>
         <span v-if="badge" class="tag badge" role="status">{{ badge }}</span>
       </div>
-      <p v-else-if="store.frames.length === 0" class="none">No frames yet. Add stills on the Sheet, and their file shows here.</p>
+      <p v-else-if="store.frames.length === 0" class="none">
+        No frames yet. Add stills on the Sheet, and their file shows here.
+      </p>
       <p v-else-if="store.weight?.problem" class="none" role="alert">{{ store.weight.problem }}</p>
       <v-progress-circular v-else indeterminate aria-label="The file is being made" />
     </div>

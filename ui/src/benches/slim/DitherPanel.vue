@@ -15,25 +15,62 @@ const amount = computed(() => delivery.value.encoding.ditherAmount)
 const slid = ref(0)
 watch(amount, (now) => (slid.value = now), { immediate: true })
 /** All patches are in one picture, one below the other, in the order of the kinds. */
-const patches = computed(() => (store.reel && slimming.factsOf ? `url(${dithersUrl(store.reel.id, slimming.factsOf)})` : 'none'))
+const patches = computed(() =>
+  store.reel && slimming.factsOf ? `url(${dithersUrl(store.reel.id, slimming.factsOf)})` : 'none',
+)
 const setAmount = (ditherAmount: number): Promise<boolean> => slimming.changeEncoding({ ditherAmount })
 </script>
 
 <template>
   <div class="panel">
     <div class="kinds" role="radiogroup" aria-label="Dithering">
-      <button v-for="(kind, i) in DITHERS" :key="kind.value" type="button" role="radio" class="kind" :aria-checked="delivery.dither === kind.value" :title="kind.about"
-        @click="slimming.change({ dither: kind.value })">
-        <span class="patch" :style="{ backgroundImage: patches, backgroundSize: `100% ${DITHERS.length * 100}%`, backgroundPosition: `0 ${(100 * i) / (DITHERS.length - 1)}%` }" aria-hidden="true" />
+      <button
+        v-for="(kind, i) in DITHERS"
+        :key="kind.value"
+        type="button"
+        role="radio"
+        class="kind"
+        :aria-checked="delivery.dither === kind.value"
+        :title="kind.about"
+        @click="slimming.change({ dither: kind.value })"
+      >
+        <span
+          class="patch"
+          :style="{
+            backgroundImage: patches,
+            backgroundSize: `100% ${DITHERS.length * 100}%`,
+            backgroundPosition: `0 ${(100 * i) / (DITHERS.length - 1)}%`,
+          }"
+          aria-hidden="true"
+        />
         <b>{{ kind.title }}</b>
         <span class="quiet">{{ kind.about }}</span>
       </button>
     </div>
     <div class="row">
       <span class="name">how much</span>
-      <number-field :value="amount" label="Amount of dithering" suffix="%" v-bind="limits.Encoding.ditherAmount" :step="5" class="narrow" @done="setAmount" />
-      <v-slider v-model="slid" :min="0" :max="100" :step="1" hide-details color="primary" class="slider" aria-label="Dithering in percent" :disabled="delivery.dither === 'NONE'"
-        @end="setAmount" @keyup="slid !== amount && setAmount(slid)" />
+      <number-field
+        :value="amount"
+        label="Amount of dithering"
+        suffix="%"
+        v-bind="limits.Encoding.ditherAmount"
+        :step="5"
+        class="narrow"
+        @done="setAmount"
+      />
+      <v-slider
+        v-model="slid"
+        :min="0"
+        :max="100"
+        :step="1"
+        hide-details
+        color="primary"
+        class="slider"
+        aria-label="Dithering in percent"
+        :disabled="delivery.dither === 'NONE'"
+        @end="setAmount"
+        @keyup="slid !== amount && setAmount(slid)"
+      />
       <span class="quiet">More is smoother and heavier; above 90 the grain shows.</span>
     </div>
   </div>

@@ -24,7 +24,11 @@ const about = computed(
     })[way.value],
 )
 const comment = ref('')
-watch(() => delivery.value.encoding.comment, (now) => (comment.value = now), { immediate: true })
+watch(
+  () => delivery.value.encoding.comment,
+  (now) => (comment.value = now),
+  { immediate: true },
+)
 
 function choose(kind: string): void {
   void slimming.change({ matte: kind === 'kept' ? '' : delivery.value.matte || FIRST, flat: kind === 'flat' })
@@ -40,7 +44,16 @@ function sayComment(): void {
 <template>
   <div class="panel">
     <div class="row">
-      <v-btn-toggle :model-value="way" mandatory density="compact" variant="outlined" divided color="primary" aria-label="Transparency" @update:model-value="choose">
+      <v-btn-toggle
+        :model-value="way"
+        mandatory
+        density="compact"
+        variant="outlined"
+        divided
+        color="primary"
+        aria-label="Transparency"
+        @update:model-value="choose"
+      >
         <v-btn value="kept" size="small">hard edges</v-btn>
         <v-btn value="mixed" size="small">mixed with a page color</v-btn>
         <v-btn value="flat" size="small">all on a color</v-btn>
@@ -50,12 +63,28 @@ function sayComment(): void {
     <p class="quiet">{{ about }}</p>
     <div v-if="way !== 'flat'" class="row">
       <span class="name">cut-off</span>
-      <number-field :value="delivery.encoding.alphaCutoff" label="Opaque from" v-bind="limits.Encoding.alphaCutoff" :step="8" class="narrow" @done="(alphaCutoff) => slimming.changeEncoding({ alphaCutoff })" />
+      <number-field
+        :value="delivery.encoding.alphaCutoff"
+        label="Opaque from"
+        v-bind="limits.Encoding.alphaCutoff"
+        :step="8"
+        class="narrow"
+        @done="(alphaCutoff) => slimming.changeEncoding({ alphaCutoff })"
+      />
       <span class="quiet">of 255. Pixels at least this opaque are there: a lower cut-off makes shapes fuller.</span>
     </div>
     <div class="row">
       <span class="name">comment</span>
-      <input v-model="comment" type="text" class="comment" aria-label="Comment in the file" placeholder="nothing: the file says nothing of itself" :maxlength="MOST_LETTERS" @change="sayComment" @keydown.enter.prevent="sayComment" />
+      <input
+        v-model="comment"
+        type="text"
+        class="comment"
+        aria-label="Comment in the file"
+        placeholder="nothing: the file says nothing of itself"
+        :maxlength="MOST_LETTERS"
+        @change="sayComment"
+        @keydown.enter.prevent="sayComment"
+      />
     </div>
   </div>
 </template>

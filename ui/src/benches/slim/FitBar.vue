@@ -15,10 +15,14 @@ const open = ref(false)
 const text = ref('')
 const problem = ref('')
 const budget = computed(() => store.reel?.budgetBytes ?? 0)
-watch(budget, (bytes) => {
-  text.value = bytesText(bytes)
-  problem.value = ''
-}, { immediate: true })
+watch(
+  budget,
+  (bytes) => {
+    text.value = bytesText(bytes)
+    problem.value = ''
+  },
+  { immediate: true },
+)
 
 const over = computed(() => (store.weight?.bytes ?? 0) > budget.value)
 const ready = computed(() => store.frames.length > 0 && slimming.search === null)
@@ -63,38 +67,90 @@ async function fit(): Promise<void> {
   <div class="bar">
     <div class="title">
       <h2>Weight against looks</h2>
-      <p class="quiet">{{ slimming.current.length === 1 ? '1 setting tried' : `${slimming.current.length} settings tried` }}</p>
+      <p class="quiet">
+        {{ slimming.current.length === 1 ? '1 setting tried' : `${slimming.current.length} settings tried` }}
+      </p>
     </div>
     <div v-if="slimming.search" class="working" role="status">
       <span>{{ slimming.search === 'fits' ? 'Fitting' : 'Exploring' }}…</span>
-      <v-progress-linear :model-value="done" height="8" rounded color="success" :aria-label="slimming.search === 'fits' ? 'Fitting' : 'Exploring'" />
+      <v-progress-linear
+        :model-value="done"
+        height="8"
+        rounded
+        color="success"
+        :aria-label="slimming.search === 'fits' ? 'Fitting' : 'Exploring'"
+      />
       <v-btn size="small" variant="outlined" @click="slimming.stop">Stop</v-btn>
     </div>
     <template v-else>
-      <v-btn size="small" variant="outlined" :prepend-icon="mdiChartScatterPlot" :disabled="!ready" title="Try a spread of settings, nearest to the budget first (E)"
-        @click="slimming.begin(false)">Explore</v-btn>
+      <v-btn
+        size="small"
+        variant="outlined"
+        :prepend-icon="mdiChartScatterPlot"
+        :disabled="!ready"
+        title="Try a spread of settings, nearest to the budget first (E)"
+        @click="slimming.begin(false)"
+        >Explore</v-btn
+      >
       <div class="budget">
-        <input v-model="text" type="text" aria-label="Budget" title="What the file should stay under: 500 KB, 2 MB" :aria-invalid="problem !== ''" autocomplete="off"
-          @change="finish" @keydown.enter.prevent="fit" />
+        <input
+          v-model="text"
+          type="text"
+          aria-label="Budget"
+          title="What the file should stay under: 500 KB, 2 MB"
+          :aria-invalid="problem !== ''"
+          autocomplete="off"
+          @change="finish"
+          @keydown.enter.prevent="fit"
+        />
         <drop-menu v-model="open" :close-on-content-click="false" location="bottom end">
           <template #activator="{ props: activator }">
-            <button type="button" v-bind="activator" class="may" title="Usual budgets, and what may be reduced for one">may cost {{ allowed }}</button>
+            <button type="button" v-bind="activator" class="may" title="Usual budgets, and what may be reduced for one">
+              may cost {{ allowed }}
+            </button>
           </template>
           <v-card class="pa-4" width="300" rounded="lg" role="dialog" aria-label="Budget and what it may cost">
             <h2>Budget</h2>
             <div class="usual">
-              <v-btn v-for="bytes in USUAL" :key="bytes" size="small" variant="outlined" class="chip" :active="bytes === budget" :aria-pressed="bytes === budget"
-                @click="setBudget(bytes)">{{ bytesText(bytes) }}</v-btn>
+              <v-btn
+                v-for="bytes in USUAL"
+                :key="bytes"
+                size="small"
+                variant="outlined"
+                class="chip"
+                :active="bytes === budget"
+                :aria-pressed="bytes === budget"
+                @click="setBudget(bytes)"
+                >{{ bytesText(bytes) }}</v-btn
+              >
             </div>
             <h2>What it may cost</h2>
             <p class="quiet">Colors, dithering and tolerance, and where you allow it:</p>
-            <v-switch v-model="slimming.mayNarrow" label="A narrower picture" color="primary" density="compact" hide-details />
+            <v-switch
+              v-model="slimming.mayNarrow"
+              label="A narrower picture"
+              color="primary"
+              density="compact"
+              hide-details
+            />
             <v-switch v-model="slimming.mayThin" label="Fewer frames" color="primary" density="compact" hide-details />
           </v-card>
         </drop-menu>
       </div>
-      <v-btn size="small" variant="flat" color="primary" :prepend-icon="mdiScaleBalance" :disabled="!ready" :title="over ? 'Find the best-looking settings under the budget (B)' : 'It is under the budget; finds what looks best there (B)'"
-        @click="fit">Fit it</v-btn>
+      <v-btn
+        size="small"
+        variant="flat"
+        color="primary"
+        :prepend-icon="mdiScaleBalance"
+        :disabled="!ready"
+        :title="
+          over
+            ? 'Find the best-looking settings under the budget (B)'
+            : 'It is under the budget; finds what looks best there (B)'
+        "
+        @click="fit"
+        >Fit it</v-btn
+      >
     </template>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
   </div>

@@ -83,22 +83,49 @@ async function write(kind: 'text' | 'strip'): Promise<void> {
       <p v-if="palettes.length === 0" class="quiet">None yet. One that you name can be used in every reel.</p>
       <ul v-else>
         <li v-for="palette in palettes" :key="palette.id">
-          <button type="button" class="use" :title="`Use the ${palette.colors.length} colors of ${palette.name}`" @click="take(palette.colors, palette.name)">
+          <button
+            type="button"
+            class="use"
+            :title="`Use the ${palette.colors.length} colors of ${palette.name}`"
+            @click="take(palette.colors, palette.name)"
+          >
             <b>{{ palette.name }}</b>
-            <span class="strip" aria-hidden="true"><i v-for="color in palette.colors.slice(0, 32)" :key="color" :style="{ background: `#${color}` }" /></span>
+            <span class="strip" aria-hidden="true"
+              ><i v-for="color in palette.colors.slice(0, 32)" :key="color" :style="{ background: `#${color}` }"
+            /></span>
           </button>
-          <v-btn :icon="mdiTrashCanOutline" size="x-small" :aria-label="`Delete the palette ${palette.name}`" @click="forget(palette)" />
+          <v-btn
+            :icon="mdiTrashCanOutline"
+            size="x-small"
+            :aria-label="`Delete the palette ${palette.name}`"
+            @click="forget(palette)"
+          />
         </li>
       </ul>
       <form class="row" @submit.prevent="keep">
-        <input v-model="name" type="text" aria-label="Name for this palette" placeholder="Name for this one" :maxlength="limits.Rename.name.max" />
+        <input
+          v-model="name"
+          type="text"
+          aria-label="Name for this palette"
+          placeholder="Name for this one"
+          :maxlength="limits.Rename.name.max"
+        />
         <v-btn type="submit" size="small" variant="outlined" :disabled="!writable || name.trim() === ''">Keep</v-btn>
       </form>
       <h2>As a file</h2>
       <div class="row">
         <palette-file-button label="Read one" @read="take" />
-        <v-btn size="small" variant="outlined" :disabled="!writable" title="One CSS color a line" @click="write('text')">Save as text</v-btn>
-        <v-btn size="small" variant="outlined" :disabled="!writable" title="A PNG, one pixel a color" @click="write('strip')">Save as strip</v-btn>
+        <v-btn size="small" variant="outlined" :disabled="!writable" title="One CSS color a line" @click="write('text')"
+          >Save as text</v-btn
+        >
+        <v-btn
+          size="small"
+          variant="outlined"
+          :disabled="!writable"
+          title="A PNG, one pixel a color"
+          @click="write('strip')"
+          >Save as strip</v-btn
+        >
       </div>
     </v-card>
   </drop-menu>

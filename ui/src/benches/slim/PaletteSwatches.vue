@@ -94,14 +94,32 @@ function onKey(event: KeyboardEvent, place: number): void {
 <template>
   <div class="palette">
     <div ref="root" class="swatches" role="group" aria-label="Colors of the file, the darkest first">
-      <button v-for="(swatch, i) in swatches" :key="swatch.color" type="button" class="swatch" :class="{ kept: kept.includes(swatch.color) }"
-        :tabindex="i === Math.min(reached, swatches.length - 1) ? 0 : -1" :style="{ background: `#${swatch.color}`, flexGrow: 1 + 60 * swatch.share }"
+      <button
+        v-for="(swatch, i) in swatches"
+        :key="swatch.color"
+        type="button"
+        class="swatch"
+        :class="{ kept: kept.includes(swatch.color) }"
+        :tabindex="i === Math.min(reached, swatches.length - 1) ? 0 : -1"
+        :style="{ background: `#${swatch.color}`, flexGrow: 1 + 60 * swatch.share }"
         :aria-label="`#${swatch.color}, ${shareText(swatch.share)} of the picture${kept.includes(swatch.color) ? ', kept exactly' : ''}`"
-        :title="`#${swatch.color} · ${shareText(swatch.share)}${kept.includes(swatch.color) ? ' · kept' : ''}`" @click="press($event, swatch.color)" @keydown="onKey($event, i)" />
+        :title="`#${swatch.color} · ${shareText(swatch.share)}${kept.includes(swatch.color) ? ' · kept' : ''}`"
+        @click="press($event, swatch.color)"
+        @keydown="onKey($event, i)"
+      />
       <span v-if="swatches.length === 0" class="quiet">The colors show here once the file is made.</span>
     </div>
     <div class="row">
-      <v-btn v-if="Eyedropper" size="small" variant="outlined" :prepend-icon="mdiEyedropper" :disabled="!room" title="Keep a color that you pick from the picture" @click="pick">Pick one to keep</v-btn>
+      <v-btn
+        v-if="Eyedropper"
+        size="small"
+        variant="outlined"
+        :prepend-icon="mdiEyedropper"
+        :disabled="!room"
+        title="Keep a color that you pick from the picture"
+        @click="pick"
+        >Pick one to keep</v-btn
+      >
       <palette-files />
       <span v-if="kept.length > 0" class="quiet">{{ kept.length }} kept exactly</span>
     </div>
@@ -110,11 +128,34 @@ function onKey(event: KeyboardEvent, place: number): void {
         <h2><span class="dot" :style="{ background: `#${pressed}` }" /> #{{ pressed }}</h2>
         <div class="ways">
           <v-btn v-if="isKept" size="small" variant="outlined" @click="free(pressed)">Keep it no longer</v-btn>
-          <v-btn v-else size="small" variant="outlined" :disabled="!room" title="This very color, whatever else changes" @click="keep(pressed)">Keep exactly</v-btn>
-          <v-btn size="small" variant="outlined" :disabled="swatches.length < 2" title="The palette becomes your own, without it" @click="settle(pressed, null)">Drop</v-btn>
+          <v-btn
+            v-else
+            size="small"
+            variant="outlined"
+            :disabled="!room"
+            title="This very color, whatever else changes"
+            @click="keep(pressed)"
+            >Keep exactly</v-btn
+          >
+          <v-btn
+            size="small"
+            variant="outlined"
+            :disabled="swatches.length < 2"
+            title="The palette becomes your own, without it"
+            @click="settle(pressed, null)"
+            >Drop</v-btn
+          >
         </div>
         <form class="ways" @submit.prevent="codeIsColor && settle(pressed, code.trim().replace('#', '').toLowerCase())">
-          <input v-model="code" type="text" class="code" aria-label="Replace with this color" maxlength="7" spellcheck="false" autocomplete="off" />
+          <input
+            v-model="code"
+            type="text"
+            class="code"
+            aria-label="Replace with this color"
+            maxlength="7"
+            spellcheck="false"
+            autocomplete="off"
+          />
           <v-btn type="submit" size="small" variant="outlined" :disabled="!codeIsColor">Replace</v-btn>
         </form>
         <p class="quiet">Dropping or replacing makes the palette your own, one for the loop.</p>

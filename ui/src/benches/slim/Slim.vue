@@ -32,9 +32,24 @@ const panels = computed(() => {
     ? [
         { name: 'size', title: 'Size', value: `${size.width} × ${size.height}`, panel: SizePanel },
         { name: 'colors', title: 'Colors', value: `${delivery.colors} ${choiceText(delivery)}`, panel: ColorPanel },
-        { name: 'dither', title: 'Dithering', value: ditherText(delivery).replace('no dithering', 'none'), panel: DitherPanel },
-        { name: 'change', title: 'Change', value: `${delivery.encoding.tolerance}${delivery.framing.every > 1 ? `, 1 in ${delivery.framing.every}` : ''}`, panel: ChangePanel },
-        { name: 'edges', title: 'Edges', value: delivery.matte === '' ? 'hard' : delivery.flat ? 'flat' : 'mixed', panel: EdgePanel },
+        {
+          name: 'dither',
+          title: 'Dithering',
+          value: ditherText(delivery).replace('no dithering', 'none'),
+          panel: DitherPanel,
+        },
+        {
+          name: 'change',
+          title: 'Change',
+          value: `${delivery.encoding.tolerance}${delivery.framing.every > 1 ? `, 1 in ${delivery.framing.every}` : ''}`,
+          panel: ChangePanel,
+        },
+        {
+          name: 'edges',
+          title: 'Edges',
+          value: delivery.matte === '' ? 'hard' : delivery.flat ? 'flat' : 'mixed',
+          panel: EdgePanel,
+        },
       ]
     : []
 })
@@ -59,10 +74,15 @@ useKeys((event) => {
   if (plain && at >= 0 && stage.value) {
     return () => stage.value?.look(at)
   }
-  return { e: can ? () => slimming.begin(false) : undefined, b: can ? () => slimming.begin(true) : undefined }[nameOf(event)]
+  return { e: can ? () => slimming.begin(false) : undefined, b: can ? () => slimming.begin(true) : undefined }[
+    nameOf(event)
+  ]
 })
 
-watch(() => store.tried, () => void slimming.loadTrials().catch(sayProblem))
+watch(
+  () => store.tried,
+  () => void slimming.loadTrials().catch(sayProblem),
+)
 watch(
   () => store.reel?.id,
   () => {
@@ -74,7 +94,10 @@ watch(
   { immediate: true },
 )
 /** Dots of before are told apart as soon as the loop changes. */
-watch(() => store.frames.map((frame) => frame.drawn).join(), () => void slimming.loadTrials().catch(sayProblem))
+watch(
+  () => store.frames.map((frame) => frame.drawn).join(),
+  () => void slimming.loadTrials().catch(sayProblem),
+)
 watch(
   () => [store.reel?.id, slimming.file] as const,
   ([id, file]) => {
@@ -92,7 +115,12 @@ watch(
       return
     }
     const most = Math.max(1, ...facts.frames.map((frame) => frame.codes + frame.palette + frame.overhead))
-    const byPlace = new Map(facts.frames.map((frame) => [frame.first, [frame.codes, frame.palette, frame.overhead].map((part) => (0.96 * part) / most)]))
+    const byPlace = new Map(
+      facts.frames.map((frame) => [
+        frame.first,
+        [frame.codes, frame.palette, frame.overhead].map((part) => (0.96 * part) / most),
+      ]),
+    )
     let played = -1
     barsShown.value = frames.map((frame) => {
       played += frame.leftOut ? 0 : 1
@@ -113,19 +141,38 @@ onScopeDispose(() => {
       <fit-bar />
       <trial-chart />
       <trial-card />
-      <p v-if="slimming.facts" class="advice"><span class="key codes" /> pixels <span class="key palette" /> palettes <span class="key overhead" /> the rest. {{ slimming.facts.advice }}</p>
+      <p v-if="slimming.facts" class="advice">
+        <span class="key codes" /> pixels <span class="key palette" /> palettes <span class="key overhead" /> the rest.
+        {{ slimming.facts.advice }}
+      </p>
     </section>
     <section class="right" aria-label="The file and its settings">
       <crop-stage v-if="cropping" @done="cropping = false" />
       <compare-stage v-else ref="stage" />
       <div v-if="!cropping" class="tabs" role="tablist" aria-label="Settings of the file" @keydown="onTabKey">
-        <button v-for="each in panels" :id="`slim-tab-${each.name}`" :key="each.name" type="button" role="tab" class="tab" :aria-selected="shown === each.name" :tabindex="shown === each.name ? 0 : -1"
-          aria-controls="slim-panel" @click="shown = each.name">
+        <button
+          v-for="each in panels"
+          :id="`slim-tab-${each.name}`"
+          :key="each.name"
+          type="button"
+          role="tab"
+          class="tab"
+          :aria-selected="shown === each.name"
+          :tabindex="shown === each.name ? 0 : -1"
+          aria-controls="slim-panel"
+          @click="shown = each.name"
+        >
           <span class="quiet">{{ each.title }}</span>
           <b>{{ each.value }}</b>
         </button>
       </div>
-      <div v-if="panel && !cropping" id="slim-panel" class="panel" role="tabpanel" :aria-labelledby="`slim-tab-${panel.name}`">
+      <div
+        v-if="panel && !cropping"
+        id="slim-panel"
+        class="panel"
+        role="tabpanel"
+        :aria-labelledby="`slim-tab-${panel.name}`"
+      >
         <component :is="panel.panel" @crop="cropping = true" />
       </div>
     </section>

@@ -15,7 +15,11 @@ const slimming = useSlimming()
 const trial = computed(() => slimming.shown ?? slimming.taken)
 const better = computed(() => slimming.current.find((each) => each.id === trial.value?.better))
 const name = ref('')
-watch(() => trial.value?.id, () => (name.value = trial.value?.name ?? ''), { immediate: true })
+watch(
+  () => trial.value?.id,
+  () => (name.value = trial.value?.name ?? ''),
+  { immediate: true },
+)
 
 function rename(): void {
   const now = trial.value
@@ -30,22 +34,46 @@ function rename(): void {
     <template v-if="trial && store.reel">
       <img :src="trialUrl(store.reel.id, trial.id)" :alt="`Frame ${trial.worstFrame + 1}, where it differs most`" />
       <div class="facts">
-        <p class="first"><b>{{ bytesText(trial.bytes) }}</b> · error {{ errorText(trial.error) }}, {{ seenText(trial.error, slimming.marks) }}</p>
+        <p class="first">
+          <b>{{ bytesText(trial.bytes) }}</b> · error {{ errorText(trial.error) }},
+          {{ seenText(trial.error, slimming.marks) }}
+        </p>
         <p class="quiet">{{ trialText(trial) }}</p>
         <p v-if="better" class="better">
-          <button type="button" @click="slimming.set(better.delivery)">{{ bytesText(better.bytes) }} at {{ errorText(better.error) }}</button>
+          <button type="button" @click="slimming.set(better.delivery)">
+            {{ bytesText(better.bytes) }} at {{ errorText(better.error) }}
+          </button>
           is better in both: {{ trialText(better) }}
         </p>
-        <p v-else class="quiet">Nothing tried is lighter and looks better. Worst is frame {{ trial.worstFrame + 1 }} at {{ errorText(trial.worstError) }}.</p>
+        <p v-else class="quiet">
+          Nothing tried is lighter and looks better. Worst is frame {{ trial.worstFrame + 1 }} at
+          {{ errorText(trial.worstError) }}.
+        </p>
       </div>
       <div class="ways">
-        <input v-model="name" class="name" type="text" placeholder="Name it" aria-label="Name of this setting" :maxlength="limits.Rename.name.max"
-          @change="rename" @keydown.enter.prevent="rename" />
-        <v-btn :icon="mdiTrashCanOutline" size="small" aria-label="Forget this setting" title="Forget this dot" @click="slimming.forget(trial).catch(sayProblem)" />
+        <input
+          v-model="name"
+          class="name"
+          type="text"
+          placeholder="Name it"
+          aria-label="Name of this setting"
+          :maxlength="limits.Rename.name.max"
+          @change="rename"
+          @keydown.enter.prevent="rename"
+        />
+        <v-btn
+          :icon="mdiTrashCanOutline"
+          size="small"
+          aria-label="Forget this setting"
+          title="Forget this dot"
+          @click="slimming.forget(trial).catch(sayProblem)"
+        />
         <span v-if="trial.id === slimming.taken?.id" class="as-set"><v-icon :icon="mdiCheck" size="16" /> as set</span>
       </div>
     </template>
-    <p v-else class="quiet">{{ store.frames.length === 0 ? 'There are no frames to deliver yet.' : 'Measuring how it looks…' }}</p>
+    <p v-else class="quiet">
+      {{ store.frames.length === 0 ? 'There are no frames to deliver yet.' : 'Measuring how it looks…' }}
+    </p>
   </section>
 </template>
 

@@ -49,12 +49,14 @@ const budgetAt = computed(() => scales.value.x(budget.value))
 const path = computed(() => edgePath(slimming.edge, scales.value))
 /** Those on the edge lie over the others, the taken one over all. */
 const dots = computed(() =>
-  [...slimming.byWeight].sort((a, b) => rank(a) - rank(b)).map((trial) => ({
-    trial,
-    x: scales.value.x(trial.bytes),
-    y: scales.value.y(trial.error),
-    label: `${trial.name ? `${trial.name}: ` : ''}${bytesText(trial.bytes)}, error ${errorText(trial.error)}, ${seenText(trial.error, slimming.marks)}; ${trialText(trial)}`,
-  })),
+  [...slimming.byWeight]
+    .sort((a, b) => rank(a) - rank(b))
+    .map((trial) => ({
+      trial,
+      x: scales.value.x(trial.bytes),
+      y: scales.value.y(trial.error),
+      label: `${trial.name ? `${trial.name}: ` : ''}${bytesText(trial.bytes)}, error ${errorText(trial.error)}, ${seenText(trial.error, slimming.marks)}; ${trialText(trial)}`,
+    })),
 )
 const tabStop = computed(() => (slimming.shown ?? slimming.taken ?? slimming.byWeight[0])?.id)
 
@@ -92,9 +94,22 @@ function onKey(event: KeyboardEvent, trial: TrialView): void {
 <template>
   <div ref="root" class="chart">
     <svg v-if="width > 0" :width="width" :height="height" role="group" aria-label="Weight against visible error">
-      <rect v-if="budgetAt > area.left" class="fits" :x="area.left" :y="area.top" :width="Math.min(area.width, budgetAt - area.left)" :height="area.height" />
+      <rect
+        v-if="budgetAt > area.left"
+        class="fits"
+        :x="area.left"
+        :y="area.top"
+        :width="Math.min(area.width, budgetAt - area.left)"
+        :height="area.height"
+      />
       <g v-for="band in bands" :key="band.word">
-        <line class="mark" :x1="area.left" :x2="area.left + area.width" :y1="band.top + band.height" :y2="band.top + band.height" />
+        <line
+          class="mark"
+          :x1="area.left"
+          :x2="area.left + area.width"
+          :y1="band.top + band.height"
+          :y2="band.top + band.height"
+        />
         <text class="band" :x="area.left + 8" :y="band.top + 15">{{ band.word }}</text>
       </g>
       <g v-for="tick in scales.errorTicks" :key="`e${tick}`">
@@ -105,24 +120,58 @@ function onKey(event: KeyboardEvent, trial: TrialView): void {
         <text :x="scales.x(tick)" :y="area.top + area.height + 16" text-anchor="middle">{{ bytesText(tick) }}</text>
       </g>
       <text class="axis" :x="area.left + area.width / 2" :y="height - 4" text-anchor="middle">what it weighs</text>
-      <text class="axis" :transform="`translate(13 ${area.top + area.height / 2}) rotate(-90)`" text-anchor="middle">visible error × 100</text>
+      <text class="axis" :transform="`translate(13 ${area.top + area.height / 2}) rotate(-90)`" text-anchor="middle">
+        visible error × 100
+      </text>
       <line class="budget" :x1="budgetAt" :x2="budgetAt" :y1="area.top - 6" :y2="area.top + area.height" />
-      <text class="budget-text" :x="Math.max(area.left + 50, Math.min(budgetAt, area.left + area.width - 50))" :y="area.top - 11" text-anchor="middle">budget {{ bytesText(budget) }}</text>
+      <text
+        class="budget-text"
+        :x="Math.max(area.left + 50, Math.min(budgetAt, area.left + area.width - 50))"
+        :y="area.top - 11"
+        text-anchor="middle"
+      >
+        budget {{ bytesText(budget) }}
+      </text>
       <path class="edge" :d="path" />
       <g role="listbox" aria-label="Settings tried, the lightest first" aria-orientation="horizontal">
-        <g v-for="dot in dots" :key="dot.trial.id" role="option" :aria-selected="dot.trial.id === slimming.taken?.id" :aria-label="dot.label"
-          :tabindex="dot.trial.id === tabStop ? 0 : -1" :data-trial="dot.trial.id" class="dot"
-          :class="{ off: dot.trial.better !== null, over: dot.trial.bytes > budget, taken: dot.trial.id === slimming.taken?.id, pointed: dot.trial.id === slimming.pointed }"
-          @mouseenter="slimming.pointed = dot.trial.id" @mouseleave="slimming.pointed = null" @focus="slimming.pointed = dot.trial.id" @blur="slimming.pointed = null"
-          @click="slimming.set(dot.trial.delivery)" @keydown="onKey($event, dot.trial)">
+        <g
+          v-for="dot in dots"
+          :key="dot.trial.id"
+          role="option"
+          :aria-selected="dot.trial.id === slimming.taken?.id"
+          :aria-label="dot.label"
+          :tabindex="dot.trial.id === tabStop ? 0 : -1"
+          :data-trial="dot.trial.id"
+          class="dot"
+          :class="{
+            off: dot.trial.better !== null,
+            over: dot.trial.bytes > budget,
+            taken: dot.trial.id === slimming.taken?.id,
+            pointed: dot.trial.id === slimming.pointed,
+          }"
+          @mouseenter="slimming.pointed = dot.trial.id"
+          @mouseleave="slimming.pointed = null"
+          @focus="slimming.pointed = dot.trial.id"
+          @blur="slimming.pointed = null"
+          @click="slimming.set(dot.trial.delivery)"
+          @keydown="onKey($event, dot.trial)"
+        >
           <circle class="reach" :cx="dot.x" :cy="dot.y" :r="REACH" />
-          <rect v-if="dot.trial.name" :x="dot.x - RADIUS" :y="dot.y - RADIUS" :width="2 * RADIUS" :height="2 * RADIUS" class="point" />
+          <rect
+            v-if="dot.trial.name"
+            :x="dot.x - RADIUS"
+            :y="dot.y - RADIUS"
+            :width="2 * RADIUS"
+            :height="2 * RADIUS"
+            class="point"
+          />
           <circle v-else :cx="dot.x" :cy="dot.y" :r="dot.trial.better === null ? RADIUS : RADIUS - 1" class="point" />
         </g>
       </g>
     </svg>
     <p v-if="slimming.current.length === 0" class="none">
-      Each setting you turn becomes a dot here: what it weighs against how it looks. <b>Explore</b> tries a spread of them.
+      Each setting you turn becomes a dot here: what it weighs against how it looks. <b>Explore</b> tries a spread of
+      them.
     </p>
   </div>
 </template>

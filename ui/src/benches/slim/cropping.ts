@@ -46,7 +46,8 @@ export function useCropBox(canvas: () => Size, start: () => Crop) {
     Object.assign(box, isWhole ? { x: 0, y: 0, width, height } : from)
   }
 
-  const between = (value: number, least: number, most: number): number => Math.max(least, Math.min(most, Math.round(value)))
+  const between = (value: number, least: number, most: number): number =>
+    Math.max(least, Math.min(most, Math.round(value)))
 
   function moveTo(x: number, y: number): void {
     const { width, height } = canvas()
@@ -55,7 +56,12 @@ export function useCropBox(canvas: () => Size, start: () => Crop) {
   }
 
   /** Sizes it from the corner, edge or middle that stays where it is: -1 the first, 1 the second. */
-  function sizeTo(width: number, height: number, stays: { x: number; y: number }, leads: 'width' | 'height' = 'width'): void {
+  function sizeTo(
+    width: number,
+    height: number,
+    stays: { x: number; y: number },
+    leads: 'width' | 'height' = 'width',
+  ): void {
     const all = canvas()
     const right = box.x + box.width
     const bottom = box.y + box.height

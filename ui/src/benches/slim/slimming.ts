@@ -38,7 +38,9 @@ export const useSlimming = defineStore('slimming', () => {
   const job = computed(() => fitting.job.value ?? exploring.job.value)
   const working = computed(() => {
     const weight = store.weight
-    return store.frames.length > 0 && (weight === null || weight.bytes === null || weight.revision !== store.reel?.revision)
+    return (
+      store.frames.length > 0 && (weight === null || weight.bytes === null || weight.revision !== store.reel?.revision)
+    )
   })
   /** The name of the file as it is set now, once it is made. */
   const file = computed(() => (store.weight?.bytes == null ? null : store.weight.file))
@@ -161,8 +163,35 @@ export const useSlimming = defineStore('slimming', () => {
   }
 
   return {
-    facts, factsOf, trials, marks, pointed, search, mayNarrow, mayThin, delivery, current, byWeight, edge, taken, shown, job,
-    working, file, set, change, takePalette, changeFraming, changeEncoding, loadTrials, loadFacts, begin, findSearch, stop, name, forget,
+    facts,
+    factsOf,
+    trials,
+    marks,
+    pointed,
+    search,
+    mayNarrow,
+    mayThin,
+    delivery,
+    current,
+    byWeight,
+    edge,
+    taken,
+    shown,
+    job,
+    working,
+    file,
+    set,
+    change,
+    takePalette,
+    changeFraming,
+    changeEncoding,
+    loadTrials,
+    loadFacts,
+    begin,
+    findSearch,
+    stop,
+    name,
+    forget,
   }
 })
 
@@ -174,6 +203,10 @@ function sorted(value: unknown): unknown {
     return value.map(sorted)
   }
   return value !== null && typeof value === 'object'
-    ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)).map(([key, each]) => [key, sorted(each)]))
+    ? Object.fromEntries(
+        Object.entries(value)
+          .sort(([a], [b]) => (a < b ? -1 : 1))
+          .map(([key, each]) => [key, sorted(each)]),
+      )
     : value
 }

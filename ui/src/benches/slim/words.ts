@@ -28,12 +28,13 @@ const titleOf = <T>(all: { value: T; title: string }[], value: T): string =>
   all.find((each) => each.value === value)?.title ?? ''
 
 export const ditherText = (delivery: Delivery): string =>
-  delivery.dither === 'NONE' ? 'no dithering' : `${titleOf(DITHERS, delivery.dither)} ${delivery.encoding.ditherAmount} %`
+  delivery.dither === 'NONE'
+    ? 'no dithering'
+    : `${titleOf(DITHERS, delivery.dither)} ${delivery.encoding.ditherAmount} %`
 
 export const choiceText = (delivery: Delivery): string => titleOf(CHOICES, delivery.coloring.choice)
 
 export const everyText = (every: number): string => (every === 1 ? 'every frame' : `one frame in ${every}`)
-
 
 /** All that a trial was set to, in a few words. */
 export function trialText(trial: TrialView): string {

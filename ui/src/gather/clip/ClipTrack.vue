@@ -71,7 +71,9 @@ function press(event: PointerEvent, which: 'from' | 'to'): void {
 /** One picture on or back; with Shift, a second. */
 async function step(event: KeyboardEvent, which: 'from' | 'to', direction: number): Promise<void> {
   const now = props.stretch[which].value
-  const moment = event.shiftKey ? await props.stretch.pictureAt(Math.max(0, now + direction * MICROS)) : await props.stretch.pictureFrom(now, direction)
+  const moment = event.shiftKey
+    ? await props.stretch.pictureAt(Math.max(0, now + direction * MICROS))
+    : await props.stretch.pictureFrom(now, direction)
   move(which, moment)
 }
 </script>
@@ -81,14 +83,30 @@ async function step(event: KeyboardEvent, which: 'from' | 'to', direction: numbe
     <canvas ref="strip" class="strip" :width="PICTURES * SHOWN.width" :height="SHOWN.height" aria-hidden="true" />
     <div class="outside" :style="{ left: 0, width: share(stretch.from.value) }" />
     <div class="outside" :style="{ left: share(stretch.to.value), right: 0 }" />
-    <div class="chosen" :style="{ left: share(stretch.from.value), width: share(stretch.to.value - stretch.from.value) }" />
+    <div
+      class="chosen"
+      :style="{ left: share(stretch.from.value), width: share(stretch.to.value - stretch.from.value) }"
+    />
     <div class="playhead" :style="{ left: share(playhead) }" />
-    <div v-for="which in (['from', 'to'] as const)" :key="which" class="handle" :class="which" role="slider" tabindex="0"
-      :style="{ left: share(stretch[which].value) }" :aria-label="which === 'from' ? 'Begin at' : 'End at'"
-      :aria-valuenow="stretch[which].value / 1000" aria-valuemin="0" :aria-valuemax="clip.length / 1000"
-      :aria-valuetext="secondsText(stretch[which].value)" @pointerdown.stop.prevent="press($event, which)"
-      @keydown.left.prevent="step($event, which, -1)" @keydown.right.prevent="step($event, which, 1)"
-      @keydown.home.prevent="move(which, 0)" @keydown.end.prevent="move(which, clip.length)" />
+    <div
+      v-for="which in ['from', 'to'] as const"
+      :key="which"
+      class="handle"
+      :class="which"
+      role="slider"
+      tabindex="0"
+      :style="{ left: share(stretch[which].value) }"
+      :aria-label="which === 'from' ? 'Begin at' : 'End at'"
+      :aria-valuenow="stretch[which].value / 1000"
+      aria-valuemin="0"
+      :aria-valuemax="clip.length / 1000"
+      :aria-valuetext="secondsText(stretch[which].value)"
+      @pointerdown.stop.prevent="press($event, which)"
+      @keydown.left.prevent="step($event, which, -1)"
+      @keydown.right.prevent="step($event, which, 1)"
+      @keydown.home.prevent="move(which, 0)"
+      @keydown.end.prevent="move(which, clip.length)"
+    />
   </div>
 </template>
 

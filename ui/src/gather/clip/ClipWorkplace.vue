@@ -60,7 +60,12 @@ async function findLoop(): Promise<void> {
   looking.value = { share: 0, stop }
   try {
     const read = (share: number): void => void (looking.value = { share, stop })
-    const found = await bestLoop(opened, looked.map(({ time }) => time), stop.signal, read)
+    const found = await bestLoop(
+      opened,
+      looked.map(({ time }) => time),
+      stop.signal,
+      read,
+    )
     if (stop.signal.aborted) {
       loopSaid.value = ''
     } else if (!found) {
@@ -96,8 +101,15 @@ function take(): void {
 </script>
 
 <template>
-  <dialog-card v-model="shown" :title="`Frames from “${waiting.file.name}”`" :width="880" verb="Bring in frames"
-    :disabled="!result || !stretch?.settled.value || tooMany" :done="take" @gone="emit('done')">
+  <dialog-card
+    v-model="shown"
+    :title="`Frames from “${waiting.file.name}”`"
+    :width="880"
+    verb="Bring in frames"
+    :disabled="!result || !stretch?.settled.value || tooMany"
+    :done="take"
+    @gone="emit('done')"
+  >
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <div v-else-if="!clip || !stretch" class="opening">
       <v-progress-circular indeterminate color="primary" /> Opening the clip …
@@ -107,16 +119,29 @@ function take(): void {
         <video ref="player" :src="url" muted playsinline preload="auto" aria-label="The clip" @click="toggle" />
       </div>
       <div class="settings">
-        <v-btn :prepend-icon="playing ? mdiPause : mdiPlay" variant="outlined" @click="toggle">{{ playing ? 'Pause' : 'Play' }}</v-btn>
+        <v-btn :prepend-icon="playing ? mdiPause : mdiPlay" variant="outlined" @click="toggle">{{
+          playing ? 'Pause' : 'Play'
+        }}</v-btn>
         <clip-settings :clip="clip" :stretch="stretch" @seek="seek" />
       </div>
       <clip-track class="over-all" :clip="clip" :stretch="stretch" :playhead="playhead" @seek="seek" />
       <div class="over-all foot">
         <b aria-live="polite" data-test="clip-result">{{ result || stretch.problem.value }}</b>
-        <span v-if="tooMany" class="refused">At most {{ mostFrames }} frames can be brought in at once. Take fewer a second.</span>
+        <span v-if="tooMany" class="refused"
+          >At most {{ mostFrames }} frames can be brought in at once. Take fewer a second.</span
+        >
         <span class="quiet" aria-live="polite">{{ loopSaid }}</span>
-        <v-btn v-if="looking" variant="outlined" size="small" @click="looking.stop.abort()">Stop looking ({{ Math.round(100 * looking.share) }} %)</v-btn>
-        <v-btn v-else variant="outlined" size="small" :disabled="!stretch.settled.value || stretch.picks.value.length < 8" @click="findLoop">Find where it loops</v-btn>
+        <v-btn v-if="looking" variant="outlined" size="small" @click="looking.stop.abort()"
+          >Stop looking ({{ Math.round(100 * looking.share) }} %)</v-btn
+        >
+        <v-btn
+          v-else
+          variant="outlined"
+          size="small"
+          :disabled="!stretch.settled.value || stretch.picks.value.length < 8"
+          @click="findLoop"
+          >Find where it loops</v-btn
+        >
       </div>
     </div>
   </dialog-card>

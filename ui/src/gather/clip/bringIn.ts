@@ -18,14 +18,20 @@ export interface Pick {
 /** Makes frames of pictures of a clip, as PNG, so without loss. */
 export function bringIn(file: File, picks: Pick[], size: Size, into: Into): Promise<void> {
   return inTurn(picks.length, async (signal) => {
-    const arriving = new Arriving(picks.map((pick) => ({ ...pick, name: file.name, folder: '' })), into)
+    const arriving = new Arriving(
+      picks.map((pick) => ({ ...pick, name: file.name, folder: '' })),
+      into,
+    )
     const clip = await openClip(file)
     try {
       await readAll()
     } catch (failure) {
       await arriving.all().catch(() => undefined)
       const missing = arriving.missing()
-      const reason = failure instanceof Problem && failure.kind === 'unreachable' ? 'The server does not answer.' : `“${file.name}” could not be read on: it may be damaged there.`
+      const reason =
+        failure instanceof Problem && failure.kind === 'unreachable'
+          ? 'The server does not answer.'
+          : `“${file.name}” could not be read on: it may be damaged there.`
       gathering.problems.push(`${reason} ${framesText(missing.length)} of ${picks.length} are not in the reel.`)
       gathering.again = () => void bringIn(file, missing, size, arriving.onward())
     } finally {
@@ -40,7 +46,10 @@ export function bringIn(file: File, picks: Pick[], size: Size, into: Into): Prom
       const onTheWay = new Set<Promise<void>>()
       const failures: unknown[] = []
       let index = 0
-      for await (const canvas of clip.pictures(picks.map(({ time }) => time), size)) {
+      for await (const canvas of clip.pictures(
+        picks.map(({ time }) => time),
+        size,
+      )) {
         if (signal.aborted || failures.length > 0) {
           break
         }
@@ -62,16 +71,21 @@ export function bringIn(file: File, picks: Pick[], size: Size, into: Into): Prom
     }
 
     async function send(canvas: OffscreenCanvas, index: number): Promise<void> {
-      const answered = await sendFile(await canvas.convertToBlob({ type: 'image/png' }), file.name, signal).catch((failure: unknown) => {
-        if (signal.aborted) return null
-        throw failure
-      })
+      const answered = await sendFile(await canvas.convertToBlob({ type: 'image/png' }), file.name, signal).catch(
+        (failure: unknown) => {
+          if (signal.aborted) return null
+          throw failure
+        },
+      )
       if (answered?.problem) {
         throw new Error(answered.problem)
       }
       if (answered) {
         const { delayMillis } = picks[index] as Pick
-        arriving.took(index, answered.stills.map((still) => ({ ...still, delayMillis })))
+        arriving.took(
+          index,
+          answered.stills.map((still) => ({ ...still, delayMillis })),
+        )
         gathering.read++
       }
     }
@@ -79,7 +93,13 @@ export function bringIn(file: File, picks: Pick[], size: Size, into: Into): Prom
 }
 
 /** @return which pictures of a stretch become frames; `times` is of the pictures that show in it */
-export async function picksOf(times: number[], from: number, to: number, perSecond: number, every: number): Promise<Pick[]> {
+export async function picksOf(
+  times: number[],
+  from: number,
+  to: number,
+  perSecond: number,
+  every: number,
+): Promise<Pick[]> {
   const body = { times, fromMicros: from, toMicros: to, perSecond, every }
   const { places, delaysMillis } = await answer(api.POST('/api/clips/picks', { body }))
   return places.map((place, i) => ({ time: times[place] as number, delayMillis: delaysMillis[i] as number }))

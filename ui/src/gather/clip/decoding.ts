@@ -43,11 +43,18 @@ export async function byDecoder(file: File): Promise<Clip | null> {
 async function timesOf(packets: EncodedPacketSink, from: number, to: number): Promise<number[]> {
   const start = (await packets.getKeyPacket(from / MICROS, TIMES_ONLY)) ?? (await packets.getFirstPacket(TIMES_ONLY))
   const times: number[] = []
-  for (let packet: EncodedPacket | null = start; packet && !(packet.type === 'key' && micros(packet) >= to); packet = await packets.getNextPacket(packet, TIMES_ONLY)) {
+  for (
+    let packet: EncodedPacket | null = start;
+    packet && !(packet.type === 'key' && micros(packet) >= to);
+    packet = await packets.getNextPacket(packet, TIMES_ONLY)
+  ) {
     times.push(micros(packet))
   }
   times.sort((a, b) => a - b)
-  const first = Math.max(0, times.findLastIndex((time) => time <= from))
+  const first = Math.max(
+    0,
+    times.findLastIndex((time) => time <= from),
+  )
   return times.slice(first).filter((time, i) => i === 0 || time < to)
 }
 

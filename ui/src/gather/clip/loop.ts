@@ -6,7 +6,12 @@ const SMALL_SIDE = 48
 const MOST = 600
 
 /** @return the places of the first picture of the stretch that loops best and of the one after its last; null for none */
-export async function bestLoop(clip: Clip, times: number[], signal: AbortSignal, read: (share: number) => void): Promise<{ from: number; to: number } | null> {
+export async function bestLoop(
+  clip: Clip,
+  times: number[],
+  signal: AbortSignal,
+  read: (share: number) => void,
+): Promise<{ from: number; to: number } | null> {
   const few = times.slice(0, MOST)
   const scale = SMALL_SIDE / Math.max(clip.size.width, clip.size.height)
   const width = Math.max(1, Math.round(clip.size.width * scale))

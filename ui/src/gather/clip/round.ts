@@ -6,7 +6,11 @@ import type { Clip } from './clip'
 import type { Stretch } from './stretch'
 
 /** Plays the stretch of a clip around and around. Moments are in microseconds. */
-export function useRound(player: Readonly<Ref<HTMLVideoElement | null>>, clip: Ref<Clip | null>, stretch: Ref<Stretch | null>) {
+export function useRound(
+  player: Readonly<Ref<HTMLVideoElement | null>>,
+  clip: Ref<Clip | null>,
+  stretch: Ref<Stretch | null>,
+) {
   const playing = ref(false)
   const playhead = ref(0)
 

@@ -22,7 +22,9 @@ export function useStretch(clip: Clip) {
   const to = ref(Math.min(clip.length, FIRST_LENGTH))
   /** One of the two counts, the other is 0. */
   const rate = reactive({ perSecond: 10, every: 0 })
-  const width = ref(Math.min(clip.size.width, Math.floor(LARGEST_SIDE * Math.min(1, clip.size.width / clip.size.height))))
+  const width = ref(
+    Math.min(clip.size.width, Math.floor(LARGEST_SIDE * Math.min(1, clip.size.width / clip.size.height))),
+  )
   const size = computed<Size>(() => sizeOf(width.value))
   const times = ref<number[]>([])
   const picks = ref<Pick[]>([])
@@ -32,7 +34,10 @@ export function useStretch(clip: Clip) {
   const millis = computed(() => picks.value.reduce((sum, { delayMillis }) => sum + delayMillis, 0))
   let asked = 0
 
-  const sizeOf = (wide: number): Size => ({ width: wide, height: Math.max(1, Math.round((wide * clip.size.height) / clip.size.width)) })
+  const sizeOf = (wide: number): Size => ({
+    width: wide,
+    height: Math.max(1, Math.round((wide * clip.size.height) / clip.size.width)),
+  })
 
   async function settle(): Promise<void> {
     const mine = ++asked
@@ -93,7 +98,22 @@ export function useStretch(clip: Clip) {
   }
 
   void settle()
-  return { from, to, rate, width, size, times, picks, millis, problem, settled, moveFrom, moveTo, pictureAt, pictureFrom }
+  return {
+    from,
+    to,
+    rate,
+    width,
+    size,
+    times,
+    picks,
+    millis,
+    problem,
+    settled,
+    moveFrom,
+    moveTo,
+    pictureAt,
+    pictureFrom,
+  }
 }
 
 export type Stretch = ReturnType<typeof useStretch>

@@ -49,6 +49,13 @@ class ScreenshotsTest {
         page.waitForTimeout(500);
         take(page, "shelf-dark");
         page.getByLabel("Light colors").click();
+        String shelf = page.url();
+        page.navigate(shelf + "guide/slim");
+        assertThat(page.locator("article img").first()).isVisible();
+        page.waitForTimeout(800);
+        take(page, "guide-light");
+        page.navigate(shelf);
+        assertThat(page.getByRole(AriaRole.ARTICLE)).hasCount(7);
     }
 
     private static void sheet(Page page) {

@@ -1,0 +1,93 @@
+package dobbin.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
+import java.util.Locale;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** The guide is part of the application: each view leads to its page, which has its pictures. */
+class GuideTest extends BrowserTest {
+    private static final List<String> BENCHES = List.of("sheet", "draw", "move", "slim", "share");
+
+    private Locator link(String name) {
+        return page.getByRole(
+                AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    private void assertShows(String title) {
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
+                .containsText(title);
+    }
+
+    @Test
+    void eachViewLeadsToItsPage() {
+        assertThat(link("Guide to this page")).hasAttribute("href", "/guide/shelf");
+        sheet.openFive();
+        String reel = page.url().replace("/sheet", "/");
+        for (String bench : BENCHES) {
+            page.navigate(reel + bench);
+            assertThat(link("Guide to this page")).hasAttribute("href", "/guide/" + bench);
+        }
+        Page guide = page.waitForPopup(() -> link("Guide to this page").click());
+        assertThat(guide).hasURL(visit.address() + "/guide/share");
+        guide.close();
+    }
+
+    @Test
+    void allPicturesOfAllPagesAreThere() {
+        for (String each : List.of("shelf", "sheet", "draw", "move", "slim", "share")) {
+            page.navigate(visit.address() + "/guide/" + each);
+            assertShows(each.substring(0, 1).toUpperCase(Locale.ROOT) + each.substring(1));
+            assertThat(page.locator("article img").first()).isVisible();
+            page.waitForFunction("[...document.querySelectorAll('article img')].every(image => image.complete)");
+            assertThat(
+                            (Boolean)
+                                    page.evaluate(
+                                            "[...document.querySelectorAll('article img')].every(image => image.naturalWidth > 600 && image.alt)"))
+                    .as(each)
+                    .isTrue();
+        }
+    }
+
+    @Test
+    void linksWithinTheTextLeadThroughTheGuide() {
+        page.navigate(visit.address() + "/guide/nowhere");
+        assertShows("The guide");
+        page.evaluate("window.same = true");
+        page.locator("article").getByText("Slim").first().click();
+        assertThat(page).hasURL(visit.address() + "/guide/slim");
+        assertShows("Slim");
+        assertThat(page).hasTitle("Slim · Guide · Dobbin");
+        // What a page of the guide names in the other documents is no link here.
+        assertThat(page.locator("article a[href*='.md']")).hasCount(0);
+        link("Keys").click();
+        assertShows("Keys");
+        assertThat(page.locator("article table")).isVisible();
+        assertThat((Boolean) page.evaluate("window.same"))
+                .as("without a new load")
+                .isTrue();
+    }
+
+    @Test
+    void whoseWorkIsInItIsTold() {
+        page.navigate(visit.address() + "/guide/");
+        assertThat(page.getByText(Pattern.compile("Dobbin \\d+\\.\\d+\\.\\d+"))).isVisible();
+        String ofInterface = page.request()
+                .get(visit.address()
+                        + link("The interface's libraries and fonts").getAttribute("href"))
+                .text();
+        assertThat(ofInterface).contains("vuetify", "vue-router", "figtree", "SIL OPEN FONT LICENSE", "MIT");
+        String ofServer = page.request()
+                .get(visit.address() + link("The server's libraries").getAttribute("href"))
+                .text();
+        assertThat(ofServer)
+                .contains("com.h2database:h2", "spring-boot", "org.postgresql:postgresql", "Apache")
+                .doesNotContain("junit", "dobbin:");
+    }
+}
