@@ -1,5 +1,6 @@
 package dobbin.e2e;
 
+import dobbin.server.Bench;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
@@ -13,9 +14,15 @@ import java.util.Map;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.TimeUnit;
 
-/** The packaged application as its own process, as the launcher runs it: with what was worked out at build time. */
+/**
+ * The packaged application as its own process. A bench runs it as the launcher does; a test leaves the second compiler out, since most
+ * of what it would make better has ended before that pays.
+ */
 final class App implements AutoCloseable {
     private static final String HEAP = "1g";
+    private static final List<String> AS_LAUNCHED =
+            List.of("-XX:Tier3DelayOn=0", "-XX:Tier4InvocationThreshold=30000", "-XX:Tier4CompileThreshold=30000");
+    private static final List<String> QUICK = List.of("-XX:TieredStopAtLevel=1");
 
     private final Path data;
     private final int port;
@@ -100,7 +107,9 @@ final class App implements AutoCloseable {
                 "-XX:G1HeapRegionSize=8m",
                 "-Djdk.nio.maxCachedBufferSize=262144",
                 "-XX:+IgnoreUnrecognizedVMOptions",
-                "-XX:TrimNativeHeapInterval=60000",
+                "-XX:TrimNativeHeapInterval=60000"));
+        command.addAll(Bench.Measured.isUnderWay() ? AS_LAUNCHED : QUICK);
+        command.addAll(List.of(
                 "-Dspring.aot.enabled=true",
                 "-jar",
                 System.getProperty("dobbin.app"),
