@@ -3,10 +3,11 @@ import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vite'
 import vuetify from 'vite-plugin-vuetify'
 import { guide } from './guide.mjs'
+import { typefaceNotices } from './notices.mjs'
 import manifest from './package.json' with { type: 'json' }
 
 export default defineConfig({
-  plugins: [vue(), vuetify({ autoImport: true }), guide()],
+  plugins: [vue(), vuetify({ autoImport: true }), guide(), typefaceNotices()],
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
   define: { __VERSION__: JSON.stringify(manifest.version) },
   // Straight into what the jar is made of, where nothing of an earlier build stays.

@@ -41,6 +41,7 @@ function follow(event: MouseEvent): void {
       </router-link>
       <p class="quiet">Dobbin {{ version }}, with the work of others:</p>
       <a href="/notices/interface.txt" class="notice">The interface's libraries and fonts</a>
+      <a href="/notices/typefaces.txt" class="notice">The typefaces of words in pictures</a>
       <a href="/notices/server.txt" class="notice">The server's libraries</a>
     </nav>
     <!-- The text is part of the build, and nothing that anybody typed. -->

@@ -83,6 +83,11 @@ class GuideTest extends BrowserTest {
                         + link("The interface's libraries and fonts").getAttribute("href"))
                 .text();
         assertThat(ofInterface).contains("vuetify", "vue-router", "figtree", "SIL OPEN FONT LICENSE", "MIT");
+        String ofTypefaces = page.request()
+                .get(visit.address()
+                        + link("The typefaces of words in pictures").getAttribute("href"))
+                .text();
+        assertThat(ofTypefaces).contains("## Lora", "## NotoEmoji").contains("SIL OPEN FONT LICENSE");
         String ofServer = page.request()
                 .get(visit.address() + link("The server's libraries").getAttribute("href"))
                 .text();

@@ -5,15 +5,23 @@ import static org.assertj.core.api.Assumptions.assumeThat;
 
 import dobbin.gif.GifReader;
 import dobbin.reel.ContentName;
+import dobbin.server.data.Migrations;
 import dobbin.server.pictures.PictureLibrary;
 import dobbin.server.reels.Shelf;
 import dobbin.still.DecodeLimits;
 import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
+import java.util.zip.ZipInputStream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -83,6 +91,28 @@ class UpgradeTest {
         JsonNode undone = server.post(path + "/undo", "{\"base\":" + reel.get("revision") + "}")
                 .json();
         assertThat(undone.get("redo").asString()).isEqualTo(reel.get("undo").asString());
+    }
+
+    /** With the earlier version this copy can be put back; a start on data that are up to date makes none. */
+    @Test
+    void aCopyOfTheDataIsMadeBeforeTheyAreChanged(@TempDir Path elsewhere) throws Exception {
+        server = new RunningServer().on("/folders/V11.zip");
+        server.beforeAll(null);
+        Path copy = server.data().resolve("before-upgrade-11.zip");
+        assertThat(copy).exists();
+        try (ZipInputStream zip = new ZipInputStream(Files.newInputStream(copy))) {
+            Files.copy(zip, elsewhere.resolve(zip.getNextEntry().getName()));
+        }
+        try (Connection before = DriverManager.getConnection(Migrations.addressOf(elsewhere), Migrations.USER, "");
+                ResultSet latest = before.createStatement()
+                        .executeQuery("SELECT MAX(CAST(\"version\" AS INT)), (SELECT COUNT(*) FROM reel)"
+                                + " FROM \"flyway_schema_history\"")) {
+            latest.next();
+            assertThat(List.of(latest.getInt(1), latest.getInt(2))).containsExactly(11, 2);
+        }
+        Files.delete(copy);
+        server.restart();
+        assertThat(server.data()).isDirectoryNotContaining("glob:**.zip*");
     }
 
     @Test

@@ -1,0 +1,3 @@
+import type { Plugin } from 'vite'
+
+export function typefaceNotices(): Plugin
