@@ -206,14 +206,18 @@ class ScreenshotsTest {
         sheet.select("None");
         sheet.select("Odd frames");
         page.locator(".scroller").evaluate("sheet => sheet.scrollTop = 2_600");
-        lightAndDark(page, "sheet-300");
+        light(page, "sheet-300");
     }
 
-    private static void lightAndDark(Page page, String name) {
+    private static void light(Page page, String name) {
         page.waitForTimeout(6_000);
         awaitWeight(page);
         page.mouse().move(700, 790);
         take(page, name + "-light");
+    }
+
+    private static void lightAndDark(Page page, String name) {
+        light(page, name);
         page.getByLabel("Dark colors").click();
         page.mouse().move(700, 790);
         page.waitForTimeout(600);
