@@ -6,9 +6,6 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
-import java.sql.Connection;
-import java.sql.SQLException;
-import java.sql.Statement;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.MigrationInfo;
 import org.slf4j.Logger;
@@ -49,13 +46,10 @@ class CopyBeforeUpgrade implements FlywayMigrationStrategy {
     /** One that was cut off has another name, and is made anew. */
     private static void copyTo(Path copy, Flyway flyway) {
         Path part = copy.resolveSibling("." + copy.getFileName() + ".part");
-        try (Connection database = flyway.getConfiguration().getDataSource().getConnection();
-                Statement statement = database.createStatement()) {
+        try {
             Files.deleteIfExists(part);
-            statement.execute(H2Store.copying(part));
+            H2Store.of(flyway.getConfiguration().getDataSource()).copyTo(part);
             Files.move(part, copy, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
-        } catch (SQLException e) {
-            throw new IllegalStateException("The data could not be copied before they are upgraded", e);
         } catch (IOException e) {
             throw new UncheckedIOException("The data could not be copied before they are upgraded", e);
         }

@@ -3,6 +3,7 @@ package dobbin.server.data;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
+import javax.sql.DataSource;
 import org.h2.engine.SessionLocal;
 import org.h2.jdbc.JdbcConnection;
 import org.h2.mvstore.MVStore;
@@ -19,6 +20,10 @@ final class H2Store implements Engine {
 
     H2Store(JdbcTemplate jdbc) {
         this.jdbc = jdbc;
+    }
+
+    static H2Store of(DataSource source) {
+        return new H2Store(new JdbcTemplate(source));
     }
 
     static boolean isAt(String address) {
