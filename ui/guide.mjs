@@ -13,6 +13,11 @@ export function guide() {
     }
     return renderer.renderToken(tokens, index, options)
   }
+  markdown.renderer.rules.heading_open = (tokens, index, options, _, renderer) => {
+    const words = tokens[index + 1].content.toLowerCase().match(/[\p{L}\d]+/gu) ?? []
+    tokens[index].attrSet('id', words.join('-'))
+    return renderer.renderToken(tokens, index, options)
+  }
   return {
     name: 'guide',
     transform(text, id) {

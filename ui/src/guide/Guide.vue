@@ -1,26 +1,36 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
-import { useRouter } from 'vue-router'
+import { nextTick, ref, useTemplateRef, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
 import Brand from '@/parts/Brand.vue'
 import { pageHtml, PAGES } from './pages'
 
 /** A page of the guide beside the list of all. */
 const props = defineProps<{ page: string }>()
 const router = useRouter()
+const route = useRoute()
 const html = ref('')
+const problem = ref('')
+const all = useTemplateRef<HTMLElement>('all')
 const version = __VERSION__
 
 watch(
   () => props.page,
-  async (page) => {
-    const made = await pageHtml(page)
-    if (page === props.page) {
-      html.value = made
-      document.title = `${PAGES.find(({ name }) => name === page)?.title ?? 'Guide'} · Guide · Dobbin`
-    }
-  },
+  (page) => void show(page),
   { immediate: true },
 )
+
+async function show(page: string): Promise<void> {
+  const made = await pageHtml(page).catch(() => null)
+  if (page !== props.page) {
+    return
+  }
+  html.value = made ?? ''
+  problem.value = made === null ? 'This page could not be fetched. See that Dobbin runs, then reload it.' : ''
+  document.title = `${PAGES.find(({ name }) => name === page)?.title ?? 'Guide'} · Guide · Dobbin`
+  await nextTick()
+  all.value?.scrollTo(0, 0)
+  if (route.hash) document.getElementById(route.hash.slice(1))?.scrollIntoView()
+}
 
 /** A link within the text leads through the router, like those of the list. */
 function follow(event: MouseEvent): void {
@@ -33,7 +43,7 @@ function follow(event: MouseEvent): void {
 </script>
 
 <template>
-  <main class="guide">
+  <main ref="all" class="guide">
     <nav aria-label="Pages of the guide">
       <brand class="home" />
       <router-link v-for="each in PAGES" :key="each.name" :to="`/guide/${each.name}`" class="page">
@@ -44,9 +54,10 @@ function follow(event: MouseEvent): void {
       <a href="/notices/typefaces.txt" class="notice">The typefaces of words in pictures</a>
       <a href="/notices/server.txt" class="notice">The server's libraries</a>
     </nav>
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <!-- The text is part of the build, and nothing that anybody typed. -->
     <!-- eslint-disable-next-line vue/no-v-html -->
-    <article @click="follow" v-html="html" />
+    <article v-else @click="follow" v-html="html" />
   </main>
 </template>
 
@@ -106,7 +117,8 @@ article :deep(a[href]) {
   color: var(--rein);
 }
 
-article {
+article,
+.problem {
   padding: 20px 0 60px;
   line-height: 1.6;
 }

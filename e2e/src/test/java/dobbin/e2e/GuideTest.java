@@ -75,6 +75,38 @@ class GuideTest extends BrowserTest {
     }
 
     @Test
+    void eachPageBeginsAtItsTopAndALinkToAPlaceLeadsThere() {
+        page.setViewportSize(1024, 500);
+        page.navigate(visit.address() + "/guide/shelf");
+        page.locator("article").getByText("what can be brought in").first().click();
+        Locator place = page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("What can be brought in"));
+        assertThat(place).isInViewport();
+        page.waitForFunction("document.querySelector('.guide').scrollTop > 0");
+        link("Slim").click();
+        assertShows("Slim");
+        page.waitForFunction("document.querySelector('.guide').scrollTop === 0");
+        page.navigate(visit.address() + "/guide/shelf#what-can-be-brought-in");
+        assertThat(place).isInViewport();
+    }
+
+    @Test
+    void aPageThatCannotBeFetchedSaysSo() {
+        page.navigate(visit.address() + "/guide/slim");
+        assertShows("Slim");
+        page.context().setOffline(true);
+        try {
+            link("Move").click();
+            assertThat(page.getByRole(AriaRole.ALERT))
+                    .hasText("This page could not be fetched. See that Dobbin runs, then reload it.");
+        } finally {
+            page.context().setOffline(false);
+        }
+        link("Slim").click();
+        assertShows("Slim");
+        visit.browser().complaints().clear();
+    }
+
+    @Test
     void whoseWorkIsInItIsTold() {
         page.navigate(visit.address() + "/guide/");
         assertThat(page.getByText(Pattern.compile("Dobbin \\d+\\.\\d+\\.\\d+"))).isVisible();
