@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { vRadios } from '@/parts/radios'
 import { PAGES, usePage } from './pages'
 
 /** Chooses the page behind a file. */
@@ -8,7 +9,7 @@ const own = computed(() => !PAGES.some(({ color }) => color === page.value))
 </script>
 
 <template>
-  <div class="pages" role="radiogroup" aria-label="Page behind">
+  <div v-radios class="pages" role="radiogroup" aria-label="Page behind">
     <button
       v-for="each in PAGES"
       :key="each.name"

@@ -5,6 +5,7 @@ import type { CSSProperties } from 'vue'
 import { limits } from '@/api/limits'
 import ColorField from '@/parts/ColorField.vue'
 import NumberField from '@/parts/NumberField.vue'
+import { vRadios } from '@/parts/radios'
 import { usePage } from '@/stage/pages'
 import { HANDS, useDrawing } from './drawing'
 import type { Body } from './drawing'
@@ -66,7 +67,7 @@ const countText = (count: number): string => (count === 99 ? 'all' : String(coun
 <template>
   <section class="tray" aria-label="Pen tray" :style="{ '--pen-page': page }">
     <div class="stack">
-      <div class="part pens" role="radiogroup" aria-label="Pens">
+      <div v-radios class="part pens" role="radiogroup" aria-label="Pens">
         <button
           v-for="(pen, i) in pens.pens"
           :key="i"
@@ -93,7 +94,7 @@ const countText = (count: number): string => (count === 99 ? 'all' : String(coun
           <v-icon :icon="mdiPlus" size="22" /><span class="name">Another</span>
         </button>
       </div>
-      <div class="part hands" role="radiogroup" aria-label="What the pen does">
+      <div v-radios class="part hands" role="radiogroup" aria-label="What the pen does">
         <v-btn
           v-for="each in HANDS"
           :key="each.value"
@@ -261,6 +262,7 @@ const countText = (count: number): string => (count === 99 ? 'all' : String(coun
       <div
         v-for="side in ['before', 'after'] as const"
         :key="side"
+        v-radios
         class="row"
         role="radiogroup"
         :aria-label="`Pages ${side}`"

@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue'
 import { limits } from '@/api/limits'
 import { dithersUrl } from '@/api/urls'
 import NumberField from '@/parts/NumberField.vue'
+import { vRadios } from '@/parts/radios'
 import { useReel } from '@/reel/store'
 import { useSlimming } from './slimming'
 import { DITHERS } from './words'
@@ -23,7 +24,7 @@ const setAmount = (ditherAmount: number): Promise<boolean> => slimming.changeEnc
 
 <template>
   <div class="panel">
-    <div class="kinds" role="radiogroup" aria-label="Dithering">
+    <div v-radios class="kinds" role="radiogroup" aria-label="Dithering">
       <button
         v-for="(kind, i) in DITHERS"
         :key="kind.value"

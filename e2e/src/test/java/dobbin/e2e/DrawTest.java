@@ -139,6 +139,30 @@ class DrawTest extends BrowserTest {
     }
 
     @Test
+    void arrowKeysChooseAmongPensForTheKeyboardAndDrawAfterAPress() {
+        easel.newReel("64 × 64");
+        Locator pens = page.getByRole(AriaRole.RADIOGROUP, new Page.GetByRoleOptions().setName("Pens"))
+                .getByRole(AriaRole.RADIO);
+        pens.nth(1).click();
+        page.keyboard().press("ArrowRight");
+        assertThat(pens.nth(1)).isChecked();
+        assertThat(page.getByRole(AriaRole.APPLICATION)).isFocused();
+
+        pens.nth(1).focus();
+        page.keyboard().press("ArrowRight");
+        assertThat(pens.nth(2)).isFocused();
+        assertThat(pens.nth(2)).isChecked();
+        page.keyboard().press("ArrowLeft");
+        page.keyboard().press("ArrowLeft");
+        page.keyboard().press("ArrowLeft");
+        assertThat(pens.last()).isFocused();
+        assertThat(pens.last()).isChecked();
+        page.keyboard().press("Shift+Tab");
+        page.keyboard().press("Tab");
+        assertThat(pens.last()).isFocused();
+    }
+
+    @Test
     void aFigureInFivePosesIsSeenThroughAndDeliveredCroppedAndTransparent() throws Exception {
         easel.newReel("64 × 64");
         page.keyboard().press("5");
