@@ -6,15 +6,23 @@ import java.io.IOException;
 import java.nio.file.NoSuchFileException;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ScopeType;
 
 /** The commands of {@code ./dobbin} that need no server. */
 @Command(
         name = "dobbin",
         description = "Small looping animations from stills.",
-        subcommands = {Make.class, Unpack.class, Cut.class, Bench.class},
-        mixinStandardHelpOptions = true)
+        subcommands = {Make.class, Unpack.class, Cut.class, Bench.class})
 public final class Main {
     private static final int UNUSABLE_INPUT = 2;
+
+    @Option(
+            names = {"-h", "--help"},
+            usageHelp = true,
+            scope = ScopeType.INHERIT,
+            description = "this text")
+    private boolean help;
 
     private Main() {}
 

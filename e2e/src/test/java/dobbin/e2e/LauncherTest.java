@@ -10,8 +10,9 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
-/** What the launcher says before it runs anything. */
+/** What the launcher and the commands say before they do anything. */
 class LauncherTest {
     private record Said(int status, String text) {}
 
@@ -29,11 +30,14 @@ class LauncherTest {
 
     @ParameterizedTest
     @CsvSource({
-        "demo --data /tmp/mine, demo keeps its data in target/demo",
-        "start --prot 80, Not an option of start: --prot",
-        "backup, backup needs a FILE",
-        "move-data --from x, move-data needs --to jdbc:postgresql://...",
-        "user, 'user needs add, password, remove, clear or list'",
+        "demo --data /tmp/mine, Unknown options: '--data'",
+        "start --prot=80, Unknown option: '--prot=80'",
+        "start --port eighty, Invalid value for option '--port'",
+        "backup, Missing required parameter: 'FILE'",
+        "backup one.zip two.zip, Unmatched argument at index 2: 'two.zip'",
+        "move-data --from x, Missing required option: '--to=jdbc:postgresql://...'",
+        "user, Missing required parameter: 'add|password|remove|clear|list'",
+        "package --now, Not an option of package: --now",
         "sail, Not a command: sail"
     })
     void whatItDoesNotKnowIsRefusedAndNotPassedOver(String arguments, String sentence) throws Exception {
@@ -58,6 +62,17 @@ class LauncherTest {
                         "restore",
                         "move-data",
                         "user",
-                        "test");
+                        "dev",
+                        "test",
+                        "package");
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {"start", "demo", "backup", "restore", "move-data", "user", "make", "unpack", "cut", "bench"})
+    void eachCommandExplainsItsOptions(String command) throws Exception {
+        Said said = said(command, "--help");
+        assertThat(said.status()).isZero();
+        assertThat(said.text()).contains("Usage: dobbin " + command);
     }
 }

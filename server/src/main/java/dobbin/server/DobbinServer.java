@@ -1,14 +1,10 @@
 package dobbin.server;
 
-import dobbin.server.backup.BackupCommands;
-import dobbin.server.backup.MoveCommand;
 import dobbin.server.data.DataFolder;
 import dobbin.server.data.DataStore;
 import dobbin.server.entry.Password;
-import dobbin.server.local.PeopleCommands;
 import dobbin.server.people.People;
 import dobbin.server.web.Refused;
-import java.io.IOException;
 import java.net.BindException;
 import java.nio.file.Path;
 import java.util.Optional;
@@ -19,8 +15,6 @@ import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.event.ApplicationEnvironmentPreparedEvent;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
-import org.springframework.boot.logging.LogLevel;
-import org.springframework.boot.logging.LoggingSystem;
 import org.springframework.boot.web.server.PortInUseException;
 import org.springframework.context.ApplicationListener;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -34,13 +28,15 @@ public class DobbinServer {
     private static final int CANNOT_START = 1;
 
     public static void main(String[] args) {
-        Optional<Command> command = command(args);
-        if (command.isPresent()) {
-            System.exit(run(command.get(), args));
+        if (Commands.isOne(args)) {
+            int status = new Commands(DobbinServer::serve).run(args);
+            if (status != Commands.RUNS_ON) {
+                System.exit(status);
+            }
+            return;
         }
         try {
-            Password.problemWith(args).ifPresent(DobbinServer::refuse);
-            start(args);
+            serve(args);
         } catch (SpringApplication.AbandonedRunException e) {
             // Thrown to end a run on purpose, as at build time.
             throw e;
@@ -50,37 +46,13 @@ public class DobbinServer {
         }
     }
 
+    private static String serve(String... settings) {
+        Password.problemWith(settings).ifPresent(DobbinServer::refuse);
+        return address(start(settings));
+    }
+
     private static void refuse(String problem) {
         throw new CannotStart(problem);
-    }
-
-    /** Something to do other than serve. */
-    private interface Command {
-        /** @return a sentence on what was done. @throws IOException whose message is a sentence on what was not */
-        String run(String... args) throws IOException;
-    }
-
-    private static Optional<Command> command(String... args) {
-        if (BackupCommands.isOne(args)) {
-            return Optional.of(BackupCommands::run);
-        }
-        if (PeopleCommands.isOne(args)) {
-            return Optional.of(PeopleCommands::run);
-        }
-        return MoveCommand.isOne(args) ? Optional.of(MoveCommand::run) : Optional.empty();
-    }
-
-    private static int run(Command command, String... args) {
-        // A command speaks for itself; what the libraries under it say is for the server's log.
-        LoggingSystem.get(DobbinServer.class.getClassLoader())
-                .setLogLevel(LoggingSystem.ROOT_LOGGER_NAME, LogLevel.ERROR);
-        try {
-            System.out.println(command.run(args));
-            return 0;
-        } catch (IOException e) {
-            System.err.println(e.getMessage());
-            return CANNOT_START;
-        }
     }
 
     /** @throws RuntimeException where it cannot start */
@@ -101,7 +73,7 @@ public class DobbinServer {
     }
 
     /** One sentence that says what to do. */
-    private static String sentence(Throwable failure) {
+    static String sentence(Throwable failure) {
         for (Throwable cause = failure; cause != null; cause = cause.getCause()) {
             Optional<String> known = known(cause);
             if (known.isPresent()) {
@@ -131,10 +103,12 @@ public class DobbinServer {
     /** Says where it is once all is there, the demo too. */
     @EventListener
     void ready(ApplicationReadyEvent event) {
-        var environment = event.getApplicationContext().getEnvironment();
-        LOG.info(
-                "Dobbin is ready: http://{}:{}/",
-                environment.getProperty("server.address"),
-                environment.getProperty("local.server.port"));
+        LOG.info("Dobbin is ready: {}", address(event.getApplicationContext()));
+    }
+
+    private static String address(ConfigurableApplicationContext context) {
+        var environment = context.getEnvironment();
+        return "http://" + environment.getProperty("server.address") + ":"
+                + environment.getProperty("local.server.port") + "/";
     }
 }

@@ -13,20 +13,14 @@ import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.Set;
 import java.util.zip.ZipException;
 import org.springframework.util.FileSystemUtils;
 
 /** {@code backup FILE DATA-FOLDER} and {@code restore FILE DATA-FOLDER}: copies of all there is. */
 public final class BackupCommands {
-    private static final Set<String> NAMES = Set.of("backup", "restore");
     private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss", Locale.ROOT);
 
     private BackupCommands() {}
-
-    public static boolean isOne(String... arguments) {
-        return arguments.length == 3 && NAMES.contains(arguments[0]);
-    }
 
     /** @return a sentence on what was done. @throws IOException whose message is a sentence on what was not */
     public static String run(String... arguments) throws IOException {

@@ -9,16 +9,10 @@ import java.util.function.Consumer;
 
 /** {@code move-data DATA-FOLDER ADDRESS}: all that a data folder's file holds, into a PostgreSQL database with nothing in it. */
 public final class MoveCommand {
-    private static final String NAME = "move-data";
-    private static final int WORDS = 3;
     private static final String DATABASE_ADDRESS = "jdbc:postgresql:";
     private static final String USER = "dobbin";
 
     private MoveCommand() {}
-
-    public static boolean isOne(String... arguments) {
-        return arguments.length == WORDS && arguments[0].equals(NAME);
-    }
 
     /** @return a sentence on what was done. @throws IOException whose message is a sentence on what was not */
     public static String run(String... arguments) throws IOException {

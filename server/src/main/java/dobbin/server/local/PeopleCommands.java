@@ -33,16 +33,21 @@ public final class PeopleCommands {
 
     private PeopleCommands() {}
 
-    public static boolean isOne(String... arguments) {
-        return arguments.length >= WITH_NAME - 1 && arguments[0].equals("user");
-    }
-
     /** @return a sentence on what was done. @throws IOException whose message is a sentence on what was not */
     public static String run(String... arguments) throws IOException {
+        return run(Optional.empty(), arguments);
+    }
+
+    /**
+     * @param database in place of what {@code DOBBIN_DATABASE} names
+     * @return a sentence on what was done. @throws IOException whose message is a sentence on what was not
+     */
+    public static String run(Optional<String> database, String... arguments) throws IOException {
+        Optional<String> elsewhere = database.or(() -> Optional.ofNullable(System.getenv(DATABASE)));
         Action action = action(arguments[1]);
         Path folder = Path.of(arguments[2]).toAbsolutePath();
         String name = arguments.length == WITH_NAME ? arguments[WITH_NAME - 1] : "";
-        String said = ask(folder, new PeopleChange(action, name, hash(folder, action, name)));
+        String said = ask(elsewhere, folder, new PeopleChange(action, name, hash(elsewhere, folder, action, name)));
         return action == Action.LIST && said.isEmpty() ? "Nobody has a name here: there is one shelf for all." : said;
     }
 
@@ -54,12 +59,13 @@ public final class PeopleCommands {
     }
 
     /** Nobody types a password for a name that cannot have one. */
-    private static String hash(Path folder, Action action, String name) throws IOException {
+    private static String hash(Optional<String> elsewhere, Path folder, Action action, String name) throws IOException {
         if (action != Action.ADD && action != Action.PASSWORD) {
             return "";
         }
-        List<String> names =
-                ask(folder, new PeopleChange(Action.LIST, "", "")).lines().toList();
+        List<String> names = ask(elsewhere, folder, new PeopleChange(Action.LIST, "", ""))
+                .lines()
+                .toList();
         if (names.contains(name) == (action == Action.PASSWORD) && People.isName(name)) {
             return People.hash(asked(name));
         }
@@ -67,7 +73,7 @@ public final class PeopleCommands {
         return "";
     }
 
-    private static String ask(Path folder, PeopleChange change) throws IOException {
+    private static String ask(Optional<String> elsewhere, Path folder, PeopleChange change) throws IOException {
         Optional<Running> running = Running.read(folder);
         if (running.isPresent()) {
             Optional<InputStream> answer =
@@ -78,11 +84,10 @@ public final class PeopleCommands {
                 }
             }
         }
-        return applyHere(folder, change);
+        return applyHere(elsewhere, folder, change);
     }
 
-    private static String applyHere(Path folder, PeopleChange change) throws IOException {
-        Optional<String> elsewhere = Optional.ofNullable(System.getenv(DATABASE));
+    private static String applyHere(Optional<String> elsewhere, Path folder, PeopleChange change) throws IOException {
         Optional<String> problem = DataFolder.problemWith(folder);
         if (problem.isPresent()) {
             throw new IOException(problem.get());

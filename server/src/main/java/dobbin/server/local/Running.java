@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.net.ConnectException;
+import java.net.Socket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -58,16 +59,31 @@ public record Running(String address, int port, String token) {
         Files.deleteIfExists(folder.resolve(FILE));
     }
 
+    /** @return the address of its page on this machine */
+    public String page() {
+        return "http://" + (host().contains(":") ? "[" + host() + "]" : host()) + ":" + port + "/";
+    }
+
+    private String host() {
+        return address.equals("0.0.0.0") || address.equals("::") ? "127.0.0.1" : address;
+    }
+
+    /** @return whether it still listens; one that was killed could not take its file away */
+    public boolean listens() {
+        try (Socket socket = new Socket(host(), port)) {
+            return socket.isConnected();
+        } catch (IOException e) {
+            return false;
+        }
+    }
+
     /**
      * @param body JSON, or empty
      * @return the answer, to be closed; nothing where nobody answers: that instance was killed
      * @throws IOException whose message is a sentence on why it was refused
      */
     public Optional<InputStream> ask(String path, String body) throws IOException {
-        String host = address.contains(":") ? "[" + address + "]" : address;
-        boolean everywhere = host.equals("0.0.0.0") || host.equals("[::]");
-        HttpRequest request = HttpRequest.newBuilder(
-                        URI.create("http://" + (everywhere ? "127.0.0.1" : host) + ":" + port + path))
+        HttpRequest request = HttpRequest.newBuilder(URI.create(page()).resolve(path))
                 .header(LocalToken.HEADER, token)
                 .header("Content-Type", "application/json")
                 .POST(HttpRequest.BodyPublishers.ofString(body))
