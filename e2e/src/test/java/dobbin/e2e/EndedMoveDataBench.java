@@ -89,7 +89,9 @@ class EndedMoveDataBench {
                         "-jar",
                         System.getProperty("dobbin.app"),
                         "move-data",
+                        "--from",
                         data.toString(),
+                        "--to",
                         address)
                 .redirectErrorStream(true)
                 .start();

@@ -53,8 +53,9 @@ class PeopleTest {
                         System.getProperty("dobbin.app"),
                         "user",
                         "add",
-                        data.toString(),
-                        name)
+                        name,
+                        "--data",
+                        data.toString())
                 .redirectErrorStream(true)
                 .start();
         command.getOutputStream().write((passwordOf(name) + "\n").getBytes(StandardCharsets.UTF_8));
