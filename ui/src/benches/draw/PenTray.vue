@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiDeleteOutline, mdiPlus } from '@mdi/js'
+import { mdiPlus } from '@mdi/js'
 import { computed, ref } from 'vue'
 import type { CSSProperties } from 'vue'
 import { limits } from '@/api/limits'
@@ -11,13 +11,12 @@ import { HANDS, useDrawing } from './drawing'
 import type { Body } from './drawing'
 import { usePens } from './pens'
 import type { TrayPen } from './pens'
-import { AFTER, BEFORE } from './shine'
-import SwatchTools from './SwatchTools.vue'
+import PenSettings from './PenSettings.vue'
+import ShineSettings from './ShineSettings.vue'
 
-/** The pens, what the hand does with the one that is taken, its colors, and what shines through. */
+/** The pens, what the hand does with the one that is taken, and its colors. */
 const MOST_WIDTH = 120
 const SHOWN_WIDTH = 15
-const COUNTS = [0, 1, 2, 3, 99]
 
 const drawing = useDrawing()
 const pens = usePens()
@@ -41,12 +40,6 @@ const BY = [
   { value: 'STILL', title: 'the still' },
   { value: 'SEEN', title: 'all that is seen' },
 ] as const
-const MIRRORS = [
-  { value: 'NONE', title: 'off' },
-  { value: 'LEFT_RIGHT', title: 'left and right' },
-  { value: 'UP_DOWN', title: 'up and down' },
-  { value: 'BOTH', title: 'both' },
-] as const
 
 const about = computed(() => HANDS.find((each) => each.value === drawing.hand)?.about ?? '')
 const summary = computed(() => {
@@ -60,8 +53,6 @@ function useAny(event: Event): void {
   drawing.use(color)
   drawing.keepSwatch(color)
 }
-
-const countText = (count: number): string => (count === 99 ? 'all' : String(count))
 </script>
 
 <template>
@@ -236,174 +227,8 @@ const countText = (count: number): string => (count === 99 ? 'all' : String(coun
         <span v-else class="quiet">{{ about }}</span>
       </div>
     </div>
-    <div class="part shine">
-      <div class="row">
-        <b>Shining through</b>
-        <v-btn
-          size="x-small"
-          variant="outlined"
-          class="chip right"
-          :active="drawing.settings.round"
-          :aria-pressed="drawing.settings.round"
-          :disabled="!drawing.settings.shines"
-          title="Before the first page comes the last"
-          @click="drawing.set({ round: !drawing.settings.round })"
-          >over the seam</v-btn
-        >
-        <v-switch
-          :model-value="drawing.settings.shines"
-          density="compact"
-          hide-details
-          color="primary"
-          aria-label="Pages shine through"
-          @update:model-value="(on) => drawing.set({ shines: on === true })"
-        />
-      </div>
-      <div
-        v-for="side in ['before', 'after'] as const"
-        :key="side"
-        v-radios
-        class="row"
-        role="radiogroup"
-        :aria-label="`Pages ${side}`"
-      >
-        <span
-          class="mark"
-          :class="side"
-          :style="{ background: `#${side === 'before' ? BEFORE : AFTER}` }"
-          aria-hidden="true"
-        /><span class="side">{{ side }}</span>
-        <v-btn
-          v-for="count in COUNTS"
-          :key="count"
-          size="x-small"
-          variant="outlined"
-          class="chip count"
-          role="radio"
-          :active="drawing.settings[side] === count"
-          :aria-checked="drawing.settings[side] === count"
-          :disabled="!drawing.settings.shines"
-          @click="drawing.set({ [side]: count })"
-          >{{ countText(count) }}</v-btn
-        >
-      </div>
-      <div class="row">
-        <span class="quiet label">strength</span>
-        <v-slider
-          :model-value="drawing.settings.strength"
-          :min="5"
-          :max="100"
-          :step="5"
-          hide-details
-          color="primary"
-          density="compact"
-          aria-label="How strongly pages shine through"
-          :disabled="!drawing.settings.shines || drawing.settings.lit"
-          @update:model-value="(strength: number) => drawing.set({ strength })"
-        />
-        <v-btn
-          size="x-small"
-          variant="outlined"
-          class="chip"
-          :active="drawing.settings.lit"
-          :aria-pressed="drawing.settings.lit"
-          :disabled="!drawing.settings.shines"
-          title="As on a light table: all pages undimmed, in their own colors"
-          @click="drawing.set({ lit: !drawing.settings.lit })"
-          >light table</v-btn
-        >
-      </div>
-    </div>
-    <div v-if="more" class="part extra" role="group" aria-label="More of this pen">
-      <v-text-field
-        :model-value="pens.pen.name"
-        label="Name"
-        variant="outlined"
-        density="compact"
-        hide-details
-        class="named"
-        maxlength="20"
-        @change="(event: Event) => pens.change({ name: (event.target as HTMLInputElement).value || 'Pen' })"
-      />
-      <number-field
-        :value="pens.pen.opacity"
-        label="Opacity"
-        labelled
-        suffix="%"
-        v-bind="limits.Pen.opacity"
-        variant="outlined"
-        density="compact"
-        hide-details="auto"
-        class="number wide"
-        @done="(opacity) => pens.change({ opacity })"
-      />
-      <number-field
-        :value="pens.pen.softness"
-        label="Soft edge"
-        labelled
-        suffix="%"
-        v-bind="limits.Pen.softness"
-        variant="outlined"
-        density="compact"
-        hide-details="auto"
-        class="number wide"
-        @done="(softness) => pens.change({ softness })"
-      />
-      <number-field
-        :value="pens.pen.steady"
-        label="Steadies"
-        labelled
-        suffix="%"
-        :min="0"
-        :max="100"
-        variant="outlined"
-        density="compact"
-        hide-details="auto"
-        class="number wide"
-        @done="(steady) => pens.change({ steady })"
-      />
-      <number-field
-        :value="pens.pen.pressed"
-        label="Pressure"
-        labelled
-        suffix="%"
-        :min="0"
-        :max="100"
-        variant="outlined"
-        density="compact"
-        hide-details="auto"
-        class="number wide"
-        @done="(pressed) => pens.change({ pressed })"
-      />
-      <v-checkbox
-        :model-value="pens.pen.hard"
-        label="whole pixels"
-        density="compact"
-        hide-details
-        @update:model-value="(on) => pens.change({ hard: on === true })"
-      />
-      <span class="quiet">mirror</span>
-      <v-btn
-        v-for="each in MIRRORS"
-        :key="each.value"
-        size="small"
-        variant="outlined"
-        class="chip"
-        :active="drawing.settings.mirroring === each.value"
-        :aria-pressed="drawing.settings.mirroring === each.value"
-        @click="drawing.set({ mirroring: each.value })"
-        >{{ each.title }}</v-btn
-      >
-      <swatch-tools />
-      <v-btn
-        size="small"
-        variant="outlined"
-        :prepend-icon="mdiDeleteOutline"
-        :disabled="pens.pens.length < 2"
-        @click="pens.drop()"
-        >Put this pen away</v-btn
-      >
-    </div>
+    <shine-settings />
+    <pen-settings v-if="more" />
   </section>
 </template>
 

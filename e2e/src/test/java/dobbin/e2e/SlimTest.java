@@ -8,6 +8,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
+import dobbin.dither.Dither;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.skerry.SkerryPoint;
@@ -279,7 +280,7 @@ class SlimTest extends BrowserTest {
     @Test
     void ditheringIsChosenByEyeAndItsAmountByKeys() {
         Locator panel = panel("Dithering");
-        assertThat(panel.getByRole(AriaRole.RADIO)).hasCount(6);
+        assertThat(panel.getByRole(AriaRole.RADIO)).hasCount(Dither.values().length);
         assertThat(panel.locator(".patch").first()).hasCSS("background-image", Pattern.compile("url.*dithers\\.png.*"));
         panel.getByText("blue noise").click();
         sheet.awaitUndo("Change dithering");
