@@ -208,7 +208,7 @@ class PackageTest {
     }
 
     @Test
-    void theSameSourcesMakeTheSameBytes() throws Exception {
+    void theSameBuildIsPackedIntoTheSameBytes() throws Exception {
         byte[] first = Files.readAllBytes(Path.of(made(".zip")));
         byte[] firstDebian = Files.readAllBytes(Path.of(made(".deb")));
         done(Map.of(), "bash", "../dobbin", "package");
