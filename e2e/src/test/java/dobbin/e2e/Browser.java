@@ -5,6 +5,8 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.ReducedMotion;
+import dobbin.server.Bench;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -30,6 +32,10 @@ final class Browser implements AutoCloseable {
     private final BrowserContext context;
     private final List<String> complaints = new ArrayList<>();
 
+    /**
+     * A test finds the loop paused, and menus open at once: this halves what the browser takes of a processor. What is to play is
+     * played by a press of Play. A {@code @Bench} sees what people see.
+     */
     Browser(Path profile) {
         context = playwright
                 .chromium()
@@ -39,6 +45,10 @@ final class Browser implements AutoCloseable {
                                 .setExecutablePath(Path.of("/usr/bin/chromium"))
                                 .setHeadless(!Boolean.getBoolean("dobbin.window"))
                                 .setArgs(QUIETLY)
+                                .setReducedMotion(
+                                        Bench.Measured.isUnderWay()
+                                                ? ReducedMotion.NO_PREFERENCE
+                                                : ReducedMotion.REDUCE)
                                 .setViewportSize(1280, 800));
         context.setDefaultTimeout(PATIENCE_MILLIS);
         PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MILLIS);

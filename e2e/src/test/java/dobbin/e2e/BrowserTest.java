@@ -1,6 +1,7 @@
 package dobbin.e2e;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.ReducedMotion;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -16,5 +17,10 @@ abstract class BrowserTest {
     void openTheShelf() {
         page = visit.page();
         sheet = new Sheet(page);
+    }
+
+    /** As for somebody who has not asked for less motion: loops and files play from when they are opened on. */
+    void letThingsMove() {
+        page.emulateMedia(new Page.EmulateMediaOptions().setReducedMotion(ReducedMotion.NO_PREFERENCE));
     }
 }

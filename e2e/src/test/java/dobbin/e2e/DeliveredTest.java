@@ -76,6 +76,7 @@ class DeliveredTest extends BrowserTest {
 
     @Test
     void howTheyLookIsSaidAndTheyPlayInTheList() {
+        letThingsMove();
         openFive();
         deliver("Tide");
         Locator delivery = page.getByLabel("Deliveries").locator("li");

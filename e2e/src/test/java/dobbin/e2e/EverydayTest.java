@@ -162,6 +162,7 @@ class EverydayTest extends BrowserTest {
 
     @Test
     void aReelTakenOffTheShelfCanBePutBack() {
+        letThingsMove();
         sheet.openFive();
         page.getByTitle(Pattern.compile("rename")).click();
         page.getByLabel("Name of the reel").fill("Spring tide");
@@ -222,6 +223,7 @@ class EverydayTest extends BrowserTest {
         sheet.openFive();
         Locator player = page.getByLabel("Player", new Page.GetByLabelOptions().setExact(true));
         assertThat(player.getByText("plays forever")).isVisible();
+        sheet.button("Play").click();
         sheet.button("Pause").click();
         sheet.button("To the start").click();
         assertThat(player.getByText("frame 1 of 5 · 0 ms")).isVisible();

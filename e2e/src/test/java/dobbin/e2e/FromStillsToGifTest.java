@@ -23,6 +23,7 @@ import org.junit.jupiter.api.Test;
 class FromStillsToGifTest extends BrowserTest {
     @Test
     void stillsComeInCountingOrderAndLeaveAsTheyWereArranged() throws Exception {
+        letThingsMove();
         sheet.openFive();
         sheet.awaitOrder(1, 2, 3, 9, 10);
 

@@ -9,10 +9,12 @@ import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** A bench that was left leaves nothing in the browser's memory. */
+@Tag("long")
 class LeavingBenchesTest {
     private static final List<String> BENCHES = List.of("Draw", "Move", "Slim", "Share", "Sheet");
     private static final int ROUNDS = Boolean.getBoolean("dobbin.all") ? 50 : 10;

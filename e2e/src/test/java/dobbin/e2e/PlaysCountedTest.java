@@ -18,11 +18,13 @@ import dobbin.slim.Progress;
 import dobbin.slim.Slim;
 import java.util.Base64;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Chromium really plays a file as often as it says: its frames are watched on the screen and counted. */
+@Tag("long")
 class PlaysCountedTest {
     private static final Size SIZE = new Size(16, 16);
     private static final int DELAY_MILLIS = 900;

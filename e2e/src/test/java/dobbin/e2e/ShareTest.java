@@ -22,6 +22,7 @@ class ShareTest extends BrowserTest {
 
     @BeforeEach
     void open() {
+        letThingsMove();
         sheet.openFive();
         sheet.toShare();
         figures = page.getByLabel("Page with the file").locator("figure");

@@ -11,6 +11,7 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
@@ -97,6 +98,7 @@ class SignInTest {
     }
 
     @Test
+    @Tag("long")
     void aRestartEndsNoSessionAndAnotherPasswordDoes() throws Exception {
         signIn("Six lamps, one beam");
         sheet.openFive();

@@ -137,6 +137,8 @@ class SlimTest extends BrowserTest {
 
     @Test
     void drawnAndDeliveredAreWipedAtOnePlayhead() {
+        letThingsMove();
+        page.reload();
         page.getByLabel("Wipe between drawn and delivered").press("Home");
         assertThat(page.getByLabel("Wipe between drawn and delivered")).hasAttribute("aria-valuenow", "0");
         page.getByLabel("Wipe between drawn and delivered").press("Shift+ArrowRight");

@@ -94,7 +94,7 @@ class TimingTest extends BrowserTest {
 
     @Test
     void theLoopGoesOnWhileItIsChanged() {
-        assertThat(sheet.button("Pause")).isVisible();
+        sheet.button("Play").click();
         sheet.button("Twice as fast").click();
         sheet.awaitUndo("Play 5 frames twice as fast");
         sheet.button("Reverse").click();
@@ -110,6 +110,7 @@ class TimingTest extends BrowserTest {
         sheet.card(1).click();
         setDelay("ms", "600");
         sheet.awaitDelays("600 ms", "100 ms", "100 ms", "100 ms", "100 ms");
+        sheet.button("Play").click();
         assertThat(roundMillis()).isCloseTo(1000, within(120.0));
         sheet.button("Speed 1, for looking only").click();
         sheet.choose("0.5×");
@@ -147,6 +148,7 @@ class TimingTest extends BrowserTest {
     void theSelectionCanBePlayedAlone() {
         sheet.chooseFrames(2, 4);
         sheet.button("Play the selection only").click();
+        sheet.button("Play").click();
         Object seen = page.evaluate("""
                 () => new Promise(resolve => {
                   const seen = new Set()

@@ -22,6 +22,7 @@ import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 
 /** Two processes on one PostgreSQL database, and two browsers, one in front of each. */
+@Tag("long")
 class TwoInstancesTest {
     private static final String DATABASE = "--dobbin.database=";
     private static final int ROUNDS = 3;
@@ -112,7 +113,6 @@ class TwoInstancesTest {
         assertThat(there.bytes(reel + "/frames/" + inPoster + ".png?width=480")).isNotEqualTo(drawn);
     }
 
-    @Tag("long")
     @Test
     void aDeliveryWhoseInstanceIsKilledArrivesAtTheOther() throws Exception {
         Api api = new Api(one.address());
