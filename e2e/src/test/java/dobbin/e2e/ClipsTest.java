@@ -17,9 +17,11 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** A clip becomes frames: those that were asked for, each with its time. The clips show the number of each picture as bars. */
+@Tag("alone")
 class ClipsTest extends BrowserTest {
     private static final int BITS = 8;
 

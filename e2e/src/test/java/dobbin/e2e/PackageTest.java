@@ -23,6 +23,7 @@ import org.junit.jupiter.api.io.TempDir;
 
 /** What {@code ./dobbin package} makes, unpacked into empty folders and run where nothing is on the path but these programs. */
 @Tag("long")
+@Tag("alone")
 class PackageTest {
     private static final List<String> CORE_UTILITIES = List.of("cat", "dirname", "env", "mktemp", "readlink", "rm");
     private static final Path MADE = Path.of("../target/package").toAbsolutePath();

@@ -25,6 +25,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** Chromium really plays a file as often as it says: its frames are watched on the screen and counted. */
 @Tag("long")
+@Tag("alone")
 class PlaysCountedTest {
     private static final Size SIZE = new Size(16, 16);
     private static final int DELAY_MILLIS = 900;

@@ -11,9 +11,11 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** What people do to the rhythm, and what they are told about it. */
+@Tag("alone")
 class TimingTest extends BrowserTest {
     private Locator player;
 

@@ -23,6 +23,7 @@ import tools.jackson.databind.JsonNode;
 
 /** Two processes on one PostgreSQL database, and two browsers, one in front of each. */
 @Tag("long")
+@Tag("alone")
 class TwoInstancesTest {
     private static final String DATABASE = "--dobbin.database=";
     private static final int ROUNDS = 3;

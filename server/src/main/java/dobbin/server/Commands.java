@@ -30,8 +30,8 @@ final class Commands {
     static final int RUNS_ON = -1;
 
     private static final int FAILED = 1;
-    private static final String USUAL_DATA = usual("DOBBIN_DATA_FOLDER", "dobbin-data");
-    private static final String DEMO_DATA = usual("DOBBIN_DEMO_FOLDER", "dobbin-demo");
+    private static final String USUAL_DATA = "${env:DOBBIN_DATA_FOLDER:-dobbin-data}";
+    private static final String DEMO_DATA = "DOBBIN_DEMO_FOLDER";
 
     /** Starts the server; returns the address of its page once it is ready. */
     interface Server {
@@ -48,10 +48,16 @@ final class Commands {
     private boolean help;
 
     private final Server server;
+    private final Path demoFolder;
     private List<String> settings = List.of();
 
     Commands(Server server) {
+        this(server, Path.of(Optional.ofNullable(System.getenv(DEMO_DATA)).orElse("dobbin-demo")));
+    }
+
+    Commands(Server server, Path demoFolder) {
         this.server = server;
+        this.demoFolder = demoFolder;
     }
 
     static boolean isOne(String... arguments) {
@@ -76,10 +82,6 @@ final class Commands {
                     return FAILED;
                 })
                 .execute(words.get(false).toArray(String[]::new));
-    }
-
-    private static String usual(String variable, String otherwise) {
-        return Optional.ofNullable(System.getenv(variable)).orElse(otherwise);
     }
 
     /** The options of what serves. */
@@ -122,12 +124,12 @@ final class Commands {
 
     /** Where the data lie. */
     static final class Data {
-        @Option(names = "--data", paramLabel = "FOLDER", description = "the folder that keeps everything")
-        private Path folder = Path.of(USUAL_DATA);
-
-        private String name() {
-            return folder.toString();
-        }
+        @Option(
+                names = "--data",
+                paramLabel = "FOLDER",
+                description = "the folder that keeps everything",
+                defaultValue = USUAL_DATA)
+        private Path folder;
     }
 
     @Command(description = "Starts Dobbin.")
@@ -140,15 +142,23 @@ final class Commands {
             @Mixin Serving serving,
             @Option(names = "--fresh", description = "throws away what was there") boolean fresh)
             throws IOException {
-        Path folder = Path.of(DEMO_DATA);
         if (fresh) {
-            FileSystemUtils.deleteRecursively(folder);
+            Optional<Running> running = runningOn(demoFolder);
+            if (running.isPresent()) {
+                throw new IOException("Dobbin runs on the demo's data, at "
+                        + running.get().page() + ". End it first, then --fresh can throw them away.");
+            }
+            FileSystemUtils.deleteRecursively(demoFolder);
         }
-        return serve(serving, folder, true);
+        return serve(serving, demoFolder, true);
+    }
+
+    private static Optional<Running> runningOn(Path folder) throws IOException {
+        return Running.read(folder).filter(Running::listens);
     }
 
     private int serve(Serving serving, Path folder, boolean demo) throws IOException {
-        Optional<Running> running = Running.read(folder).filter(Running::listens);
+        Optional<Running> running = runningOn(folder);
         if (serving.browser && running.isPresent()) {
             Page.open(running.get().page());
             return 0;
@@ -165,34 +175,31 @@ final class Commands {
 
     @Command(description = "Copies everything to FILE, also while Dobbin runs.")
     int backup(@Parameters(paramLabel = "FILE") Path file, @Mixin Data data) throws IOException {
-        return said(() -> BackupCommands.run("backup", file.toString(), data.name()));
+        return said(() -> BackupCommands.backup(file, data.folder));
     }
 
     @Command(description = "Puts such a copy back.")
     int restore(@Parameters(paramLabel = "FILE") Path file, @Mixin Data data) throws IOException {
-        return said(() -> BackupCommands.run("restore", file.toString(), data.name()));
+        return said(() -> BackupCommands.restore(file, data.folder));
     }
 
     @Command(name = "move-data", description = "Carries everything over to a PostgreSQL database.")
     int moveData(
-            @Option(names = "--from", paramLabel = "FOLDER", description = "the data folder") Path from,
+            @Option(names = "--from", paramLabel = "FOLDER", description = "the data folder", defaultValue = USUAL_DATA)
+                    Path from,
             @Option(names = "--to", required = true, paramLabel = "jdbc:postgresql://...") String to)
             throws IOException {
-        return said(() -> MoveCommand.run("move-data", from == null ? USUAL_DATA : from.toString(), to));
+        return said(() -> MoveCommand.run(from, to));
     }
 
     @Command(description = "People with names, each with a shelf of their own.")
     int user(
             @Parameters(paramLabel = "add|password|remove|clear|list") String action,
-            @Parameters(paramLabel = "NAME", arity = "0..1") String name,
+            @Parameters(paramLabel = "NAME", arity = "0..1", defaultValue = "") String name,
             @Mixin Data data,
             @Option(names = "--database", paramLabel = "JDBC-ADDRESS") String database)
             throws IOException {
-        List<String> words = new ArrayList<>(List.of("user", action, data.name()));
-        if (name != null) {
-            words.add(name);
-        }
-        return said(() -> PeopleCommands.run(Optional.ofNullable(database), words.toArray(String[]::new)));
+        return said(() -> PeopleCommands.run(Optional.ofNullable(database), data.folder, action, name));
     }
 
     /** Something to do other than serve. */

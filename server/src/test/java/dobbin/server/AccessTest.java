@@ -9,6 +9,7 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
@@ -346,7 +347,7 @@ class AccessTest {
     }
 
     private static String user(String action, String name) throws IOException {
-        return PeopleCommands.run("user", action, server.data().toString(), name);
+        return PeopleCommands.run(Optional.empty(), server.data(), action, name);
     }
 
     /** A picture is named by its hash, and who knows that has no right to it yet. */

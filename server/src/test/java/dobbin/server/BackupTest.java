@@ -38,11 +38,11 @@ class BackupTest {
     }
 
     private static String backup(Path file) throws IOException {
-        return BackupCommands.run("backup", file.toString(), data().toString());
+        return BackupCommands.backup(file, data());
     }
 
     private static String restore(Path file, Path into) throws IOException {
-        return BackupCommands.run("restore", file.toString(), into.toString());
+        return BackupCommands.restore(file, into);
     }
 
     private static <T> T in(Path folder, Function<ConfigurableApplicationContext, T> look) {
@@ -93,8 +93,7 @@ class BackupTest {
         elsewhere.beforeAll(null);
         try {
             Path file = folder.resolve("copy.zip");
-            assertThatThrownBy(() -> BackupCommands.run(
-                            "backup", file.toString(), elsewhere.data().toString()))
+            assertThatThrownBy(() -> BackupCommands.backup(file, elsewhere.data()))
                     .hasMessage("Copies of a database on a server are made with that"
                             + " server's own tools, such as pg_dump.");
             assertThat(file).doesNotExist();
@@ -113,8 +112,7 @@ class BackupTest {
         in(elsewhere, it -> it.getBean(Reels.class).create(Reel.empty("Of its own")));
         // Nobody has it open any more, so the copy is made here.
         Path other = folder.resolve("other.zip");
-        assertThat(BackupCommands.run("backup", other.toString(), elsewhere.toString()))
-                .contains("holds 1 reel and 0 files");
+        assertThat(BackupCommands.backup(other, elsewhere)).contains("holds 1 reel and 0 files");
         assertThat(restore(file, elsewhere)).contains("What was there is in before-");
         assertThat(names(elsewhere)).isNotEmpty().doesNotContain("Of its own");
         try (Stream<Path> files = Files.list(elsewhere)) {
@@ -173,7 +171,7 @@ class BackupTest {
         Files.writeString(from.resolve("people"), "Mara:{noop}the lamp of Mara\n");
         assertThat(people(from)).containsExactly("Mara");
         Path file = folder.resolve("copy.zip");
-        BackupCommands.run("backup", file.toString(), from.toString());
+        BackupCommands.backup(file, from);
         Path into = Files.createDirectories(folder.resolve("into"));
         restore(file, into);
         assertThat(people(into)).containsExactly("Mara");
@@ -186,7 +184,7 @@ class BackupTest {
         in(from, it -> it.getBean(Reels.class).create(Reel.empty("Tide")));
         Files.writeString(from.resolve("people"), "Mara:{noop}the lamp of Mara\n");
         Path file = folder.resolve("copy.zip");
-        BackupCommands.run("backup", file.toString(), from.toString());
+        BackupCommands.backup(file, from);
         Path into = Files.createDirectories(folder.resolve("into"));
         Files.writeString(into.resolve("people"), "Ebbe:{noop}the lamp of Ebbe\n");
         restore(file, into);

@@ -134,8 +134,7 @@ class BucketTest {
                 .queryForObject(
                         "SELECT (SELECT COUNT(*) FROM picture WHERE place IS NOT NULL) + (SELECT COUNT(*) FROM delivery WHERE place IS NOT NULL)",
                         Integer.class);
-        String said = BackupCommands.run(
-                "backup", folder.resolve("copy.zip").toString(), server.data().toString());
+        String said = BackupCommands.backup(folder.resolve("copy.zip"), server.data());
         assertThat(said)
                 .endsWith("It does not hold what lies in the bucket: "
                         + (lying == 1 ? "1 picture or delivery." : lying + " pictures and deliveries."));

@@ -51,7 +51,7 @@ class MovedDataTest {
         before.ended(before.post(path + "/explorations", "").json());
         List<Object> was = served(before, edited, delivery);
         try (Stopped stopped = before.stopped()) {
-            MoveCommand.run("move-data", stopped.data().toString(), DATABASE);
+            MoveCommand.run(stopped.data(), DATABASE);
         }
         after.restart();
         assertThat(served(after, edited, delivery)).usingRecursiveComparison().isEqualTo(was);

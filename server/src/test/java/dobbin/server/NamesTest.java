@@ -11,6 +11,7 @@ import java.net.http.HttpRequest;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -25,12 +26,13 @@ class NamesTest {
     private final Guest mara = Guest.of(server, "Mara");
 
     private static String user(String action, String name) throws IOException {
-        return PeopleCommands.run("user", action, server.data().toString(), name);
+        return PeopleCommands.run(Optional.empty(), server.data(), action, name);
     }
 
     @Test
     void commandsReachTheInstanceThatRuns() throws IOException {
-        assertThat(PeopleCommands.run("user", "list", server.data().toString())).isEqualTo("Ebbe\nInes\nMara");
+        assertThat(PeopleCommands.run(Optional.empty(), server.data(), "list", ""))
+                .isEqualTo("Ebbe\nInes\nMara");
         assertThatThrownBy(() -> user("add", "Mara"))
                 .hasMessage("Mara is there already. ./dobbin user password changes the password.");
         assertThatThrownBy(() -> user("password", "Piet"))
@@ -57,7 +59,7 @@ class NamesTest {
         user("remove", "Ines");
         user("remove", "Ebbe");
         assertThatThrownBy(() -> user("remove", "Mara")).hasMessageStartingWith("Mara is the only one with a name.");
-        PeopleCommands.run("user", "clear", server.data().toString());
+        PeopleCommands.run(Optional.empty(), server.data(), "clear", "");
         assertThat(server.get("/api/reels").status()).isEqualTo(401);
         assertThat(mara.get("/api/reels").status()).isEqualTo(401);
         for (Map<String, Object> user : users) {

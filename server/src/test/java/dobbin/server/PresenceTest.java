@@ -10,6 +10,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.time.Duration;
+import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
@@ -61,7 +62,7 @@ class PresenceTest {
     @Test
     void aRemovedNameEndsItsStreams() throws Exception {
         CompletableFuture<Void> stream = listening(Guest.of(server, "Ines"));
-        PeopleCommands.run("user", "remove", server.data().toString(), "Ines");
+        PeopleCommands.run(Optional.empty(), server.data(), "remove", "Ines");
         stream.get(PROMISED_SECONDS, TimeUnit.SECONDS);
         EventHub hub = server.bean(EventHub.class);
         assertThat(hub.streams()).isLessThanOrEqualTo(1);

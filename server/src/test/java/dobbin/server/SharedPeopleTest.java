@@ -11,6 +11,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
@@ -73,7 +74,7 @@ class SharedPeopleTest {
         for (CompletableFuture<Void> each : adding) {
             each.get(30, TimeUnit.SECONDS);
         }
-        String all = PeopleCommands.run("user", "list", other.data().toString());
+        String all = PeopleCommands.run(Optional.empty(), other.data(), "list", "");
         assertThat(all.lines().filter(name -> name.startsWith("Keeper"))).hasSize(20);
     }
 

@@ -16,20 +16,21 @@ import java.util.Optional;
 import java.util.zip.ZipException;
 import org.springframework.util.FileSystemUtils;
 
-/** {@code backup FILE DATA-FOLDER} and {@code restore FILE DATA-FOLDER}: copies of all there is. */
+/** {@code backup} and {@code restore}: copies of all there is. */
 public final class BackupCommands {
     private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss", Locale.ROOT);
 
     private BackupCommands() {}
 
-    /** @return a sentence on what was done. @throws IOException whose message is a sentence on what was not */
-    public static String run(String... arguments) throws IOException {
-        Path file = Path.of(arguments[1]).toAbsolutePath();
-        Path folder = Path.of(arguments[2]).toAbsolutePath();
-        return arguments[0].equals("backup") ? backup(file, folder) : restore(file, folder);
-    }
-
-    private static String backup(Path file, Path folder) throws IOException {
+    /**
+     * @param to the copy, which is not there yet
+     * @param from the data folder, whether an instance runs on it or not
+     * @return a sentence on what was done
+     * @throws IOException whose message is a sentence on what was not
+     */
+    public static String backup(Path to, Path from) throws IOException {
+        Path file = to.toAbsolutePath();
+        Path folder = from.toAbsolutePath();
         if (!Files.exists(folder.resolve(DataFolder.FILE))
                 && Running.read(folder).isEmpty()) {
             throw new IOException("There is no data file in " + folder + ".");
@@ -55,7 +56,15 @@ public final class BackupCommands {
         }
     }
 
-    private static String restore(Path file, Path folder) throws IOException {
+    /**
+     * @param from the copy
+     * @param into the data folder, on which no instance runs; what it has is kept under another name
+     * @return a sentence on what was done
+     * @throws IOException whose message is a sentence on what was not; nothing has changed then
+     */
+    public static String restore(Path from, Path into) throws IOException {
+        Path file = from.toAbsolutePath();
+        Path folder = into.toAbsolutePath();
         if (!Files.isRegularFile(file)) {
             throw new IOException("There is no file " + file + ".");
         }

@@ -7,18 +7,23 @@ import java.nio.file.Path;
 import java.util.Optional;
 import java.util.function.Consumer;
 
-/** {@code move-data DATA-FOLDER ADDRESS}: all that a data folder's file holds, into a PostgreSQL database with nothing in it. */
+/** {@code move-data}: all that a data folder's file holds, into a PostgreSQL database with nothing in it. */
 public final class MoveCommand {
     private static final String DATABASE_ADDRESS = "jdbc:postgresql:";
     private static final String USER = "dobbin";
 
     private MoveCommand() {}
 
-    /** @return a sentence on what was done. @throws IOException whose message is a sentence on what was not */
-    public static String run(String... arguments) throws IOException {
+    /**
+     * @param folder the data folder, on which no instance runs
+     * @param address of the database, {@code jdbc:postgresql://...}
+     * @return a sentence on what was done
+     * @throws IOException whose message is a sentence on what was not
+     */
+    public static String run(Path folder, String address) throws IOException {
         return run(
-                Path.of(arguments[1]).toAbsolutePath(),
-                arguments[2],
+                folder.toAbsolutePath(),
+                address,
                 Optional.ofNullable(System.getenv("DOBBIN_DATABASE_USER")).orElse(USER),
                 Optional.ofNullable(System.getenv("DOBBIN_DATABASE_PASSWORD")).orElse(""),
                 System.out::println);

@@ -24,29 +24,26 @@ import org.springframework.dao.DataAccessException;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * {@code user add|password|remove|clear|list DATA-FOLDER [NAME]}: who has a shelf of their own. The instance that has the folder open
+ * {@code user add|password|remove|clear|list}: who has a shelf of their own. The instance that has the folder open
  * does it; where none has, it is done here, in the data file or in the database that {@code DOBBIN_DATABASE} names.
  */
 public final class PeopleCommands {
-    private static final int WITH_NAME = 4;
     private static final String DATABASE = "DOBBIN_DATABASE";
 
     private PeopleCommands() {}
 
-    /** @return a sentence on what was done. @throws IOException whose message is a sentence on what was not */
-    public static String run(String... arguments) throws IOException {
-        return run(Optional.empty(), arguments);
-    }
-
     /**
      * @param database in place of what {@code DOBBIN_DATABASE} names
-     * @return a sentence on what was done. @throws IOException whose message is a sentence on what was not
+     * @param data the data folder
+     * @param word add, password, remove, clear or list
+     * @param name of the person; empty where the word needs none
+     * @return a sentence on what was done
+     * @throws IOException whose message is a sentence on what was not
      */
-    public static String run(Optional<String> database, String... arguments) throws IOException {
+    public static String run(Optional<String> database, Path data, String word, String name) throws IOException {
         Optional<String> elsewhere = database.or(() -> Optional.ofNullable(System.getenv(DATABASE)));
-        Action action = action(arguments[1]);
-        Path folder = Path.of(arguments[2]).toAbsolutePath();
-        String name = arguments.length == WITH_NAME ? arguments[WITH_NAME - 1] : "";
+        Action action = action(word);
+        Path folder = data.toAbsolutePath();
         String said = ask(elsewhere, folder, new PeopleChange(action, name, hash(elsewhere, folder, action, name)));
         return action == Action.LIST && said.isEmpty() ? "Nobody has a name here: there is one shelf for all." : said;
     }
