@@ -7,11 +7,11 @@ import dobbin.raster.Compositor;
 import dobbin.raster.Placement;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
-import dobbin.register.Alignment;
 import dobbin.register.Area;
 import dobbin.register.CommonBox;
 import dobbin.register.LineUp;
 import dobbin.register.MotionModel;
+import dobbin.register.Registration;
 import java.io.PrintWriter;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -52,13 +52,13 @@ final class AlignedStills {
         }
         Raster other = pictures.get(to);
         LineUp lineUp = new LineUp(other, Area.ALL, perspective ? MotionModel.PERSPECTIVE : MotionModel.SIMILARITY);
-        List<Alignment> alignments = IntStream.range(0, stills.size())
+        List<Registration> registrations = IntStream.range(0, stills.size())
                 .parallel()
                 .mapToObj(i -> lineUp.of(pictures.get(i)))
                 .toList();
         double pixels = (double) stills.get(to).size().width() / other.width();
         for (int i = 0; i < stills.size(); i++) {
-            Alignment found = alignments.get(i);
+            Registration found = registrations.get(i);
             if (tells) {
                 err.println(JsonMapper.shared()
                         .writeValueAsString(told(stills.get(i).name(), found, pixels)));
@@ -70,26 +70,26 @@ final class AlignedStills {
         }
         List<Raster> laid = IntStream.range(0, stills.size())
                 .parallel()
-                .mapToObj(i -> laid(pictures.get(i), alignments.get(i), other.size()))
+                .mapToObj(i -> laid(pictures.get(i), registrations.get(i), other.size()))
                 .toList();
         if (!crops) {
             return laid;
         }
         Bounds box = CommonBox.of(IntStream.range(0, laid.size())
-                .filter(i -> alignments.get(i).found())
+                .filter(i -> registrations.get(i).found())
                 .mapToObj(laid::get)
                 .toList());
         return laid.stream().map(each -> each.cut(box)).toList();
     }
 
-    private static Raster laid(Raster picture, Alignment alignment, Size size) {
+    private static Raster laid(Raster picture, Registration registration, Size size) {
         int[] argb = new int[Math.toIntExact(size.area())];
-        Placement.draw(picture, alignment.place(picture.size(), size), Bounds.all(size))
+        Placement.draw(picture, registration.place(picture.size(), size), Bounds.all(size))
                 .ifPresent(layer -> Compositor.over(layer.raster(), layer.x(), layer.y(), argb, size));
         return Raster.of(size, argb);
     }
 
-    private static Told told(String file, Alignment found, double pixels) {
+    private static Told told(String file, Registration found, double pixels) {
         return new Told(
                 file,
                 rounded(found.dx() * pixels, 100),

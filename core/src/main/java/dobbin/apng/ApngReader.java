@@ -1,6 +1,6 @@
 package dobbin.apng;
 
-import dobbin.apng.FrameControl.Disposal;
+import dobbin.apng.FrameControl.DisposeOp;
 import dobbin.raster.Bounds;
 import dobbin.raster.Compositor;
 import dobbin.raster.Raster;
@@ -216,7 +216,7 @@ public final class ApngReader implements Series {
         }
         Raster picture = decoded(control.place(), data);
         dispose();
-        if (control.disposal() == Disposal.PUT_BACK) {
+        if (control.disposal() == DisposeOp.PUT_BACK) {
             before = canvas.clone();
         }
         if (control.replaces()) {

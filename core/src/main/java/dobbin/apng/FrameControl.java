@@ -13,12 +13,12 @@ import dobbin.still.UnreadablePicture;
  * @param disposal what becomes of the place before the next frame
  * @param replaces whether it takes the place of what is there and is not laid over it
  */
-record FrameControl(Bounds place, int delayMillis, Disposal disposal, boolean replaces) {
+record FrameControl(Bounds place, int delayMillis, DisposeOp disposal, boolean replaces) {
     private static final int LENGTH = 26;
     private static final int USUAL_PARTS = 100;
     private static final double MILLIS = 1000;
 
-    enum Disposal {
+    enum DisposeOp {
         KEEP,
         CLEAR,
         PUT_BACK
@@ -38,15 +38,15 @@ record FrameControl(Bounds place, int delayMillis, Disposal disposal, boolean re
         int parts = chunk.shortNumber(22) == 0 ? USUAL_PARTS : chunk.shortNumber(22);
         int millis = (int) Math.round(MILLIS * chunk.shortNumber(20) / parts);
         int disposal = chunk.octet(24);
-        if (disposal >= Disposal.values().length || chunk.octet(25) > 1) {
+        if (disposal >= DisposeOp.values().length || chunk.octet(25) > 1) {
             throw new UnreadablePicture("has a frame control with unknown values");
         }
-        Disposal then = Disposal.values()[disposal];
+        DisposeOp then = DisposeOp.values()[disposal];
         // Nothing was there before the first frame.
         return new FrameControl(
                 new Bounds((int) x, (int) y, (int) (x + width), (int) (y + height)),
                 millis,
-                isFirst && then == Disposal.PUT_BACK ? Disposal.CLEAR : then,
+                isFirst && then == DisposeOp.PUT_BACK ? DisposeOp.CLEAR : then,
                 chunk.octet(25) == 0);
     }
 }

@@ -103,8 +103,6 @@ public record AlignCutouts(List<Integer> cutouts, int frame, Alignment to, Scope
 
     private Placed moved(Extent extent, double by) {
         Pose pose = extent.pose;
-        return new Placed(
-                extent.cutout.id(),
-                to.isDown() ? pose.withPlace(pose.x(), pose.y() + by) : pose.withPlace(pose.x() + by, pose.y()));
+        return new Placed(extent.cutout.id(), to.isDown() ? pose.movedBy(0, by) : pose.movedBy(by, 0));
     }
 }

@@ -4,7 +4,6 @@ import dobbin.raster.Bounds;
 import dobbin.raster.Region;
 import dobbin.raster.Size;
 import dobbin.reel.Crop;
-import dobbin.reel.Cutout;
 import dobbin.reel.FrameContent;
 import dobbin.reel.Framing;
 import dobbin.reel.Ranges;
@@ -37,7 +36,9 @@ public record CropCanvas(
                                 .withInk(frame.ink().movedBy(-x, -y)))
                         .toList())
                 .withBackdrop(reel.backdrop().match(fill -> fill, still -> moved(still, canvas)))
-                .withCutouts(reel.cutouts().stream().map(this::moved).toList());
+                .withCutouts(reel.cutouts().stream()
+                        .map(cutout -> cutout.movedBy(-x, -y))
+                        .toList());
         return moved.withCanvas(new Size(width, height), framing(reel));
     }
 
@@ -74,12 +75,5 @@ public record CropCanvas(
         Region place = still.fit().place(still.size(), canvas);
         return still.withFit(
                 still.fit().placed(new Region(place.x() - x, place.y() - y, place.width(), place.height())));
-    }
-
-    private Cutout moved(Cutout cutout) {
-        return cutout.withKeys(cutout.keys().stream()
-                .map(key -> key.withPose(
-                        key.pose().withPlace(key.pose().x() - x, key.pose().y() - y)))
-                .toList());
     }
 }

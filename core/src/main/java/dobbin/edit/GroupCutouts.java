@@ -30,7 +30,7 @@ public record GroupCutouts(List<Integer> cutouts, String name, int frame) implem
         Tracks tracks = new Tracks(reel.frames());
         Region box = around(chosen.chosen(), tracks, tracks.index(frame));
         List<Cutout> members = chosen.chosen().stream()
-                .map(each -> moved(each, -box.x(), -box.y()))
+                .map(each -> each.movedBy(-box.x(), -box.y()))
                 .toList();
         Pose middle = Pose.at(box.x() + box.width() / 2, box.y() + box.height() / 2);
         Cutout top = chosen.chosen().get(members.size() - 1);
@@ -70,12 +70,5 @@ public record GroupCutouts(List<Integer> cutouts, String name, int frame) implem
 
     private static double even(double length) {
         return 2 * Math.ceil(length / 2);
-    }
-
-    private static Cutout moved(Cutout cutout, double dx, double dy) {
-        return cutout.withKeys(cutout.keys().stream()
-                .map(key -> key.withPose(
-                        key.pose().withPlace(key.pose().x() + dx, key.pose().y() + dy)))
-                .toList());
     }
 }

@@ -201,7 +201,7 @@ public sealed interface Motion {
 
         private Key raised(MotionRange range, int offset, double share, Easing leaves) {
             Pose pose = range.poses().get(offset);
-            return range.key(offset, pose.withPlace(pose.x(), pose.y() - height * share), leaves);
+            return range.key(offset, pose.movedBy(0, -height * share), leaves);
         }
     }
 

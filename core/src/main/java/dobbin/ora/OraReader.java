@@ -187,11 +187,10 @@ public final class OraReader implements Series {
 
     /** @param isAlone whether nothing is below that it could blend with */
     private void lay(Part part, int[] canvas, boolean isAlone) throws UnreadablePicture {
-        Layer layer = part.source().isEmpty() ? group(part) : picture(part);
+        Layer seen = (part.source().isEmpty() ? group(part) : picture(part)).faded(part.opacity());
         if (!part.isUsual() && notes.stream().noneMatch(note -> note.startsWith("blends"))) {
             notes.add("blends layers in a way that is not known here; they were laid over one another");
         }
-        Layer seen = new Layer(faded(layer.raster(), part.opacity()), layer.x(), layer.y());
         if (isAlone) {
             Compositor.over(seen.raster(), seen.x(), seen.y(), canvas, size());
         } else {
@@ -217,16 +216,5 @@ public final class OraReader implements Series {
             throw new UnreadablePicture(
                     "has a layer (“" + part.source() + "”) that cannot be read: it " + e.getMessage(), e);
         }
-    }
-
-    private static Raster faded(Raster raster, double opacity) {
-        if (opacity == 1) {
-            return raster;
-        }
-        int[] argb = raster.argb().clone();
-        for (int i = 0; i < argb.length; i++) {
-            argb[i] = (int) Math.round((argb[i] >>> 24) * opacity) << 24 | argb[i] & 0xFFFFFF;
-        }
-        return Raster.of(raster.size(), argb);
     }
 }

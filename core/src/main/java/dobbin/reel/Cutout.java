@@ -129,6 +129,13 @@ public record Cutout(
         return copy(it -> it.keys = newKeys);
     }
 
+    /** @return with every pose (dx, dy) further right and down, in pixels of the canvas */
+    public Cutout movedBy(double dx, double dy) {
+        return withKeys(keys.stream()
+                .map(key -> key.withPose(key.pose().movedBy(dx, dy)))
+                .toList());
+    }
+
     /** @return with {@code key} in place of any on its frame */
     public Cutout withKey(Key key) {
         List<Key> others = new ArrayList<>(keys);

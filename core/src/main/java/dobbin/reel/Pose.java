@@ -46,6 +46,10 @@ public record Pose(
         return new Pose(newX, newY, scaleX, scaleY, turn, opacity, shown, walk);
     }
 
+    public Pose movedBy(double dx, double dy) {
+        return withPlace(x + dx, y + dy);
+    }
+
     public Pose withScale(double across, double down) {
         return new Pose(x, y, across, down, turn, opacity, shown, walk);
     }

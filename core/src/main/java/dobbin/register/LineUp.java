@@ -80,12 +80,12 @@ public final class LineUp {
     }
 
     /** @return how the still lies on the other one; as it was where it does not match */
-    public Alignment of(Raster still) {
+    public Registration of(Raster still) {
         List<Plane> stills = pyramid(still);
         int levels = planes.size();
         if (stills.size() < levels) {
             // Far smaller than the other one.
-            return Alignment.asItWas(0);
+            return Registration.asItWas(0);
         }
         List<Plane> stillEdges = edges(stills);
         List<Candidate> candidates = guessed(edges.get(levels - 1), stillEdges.get(levels - 1));
@@ -104,8 +104,8 @@ public final class LineUp {
         Homography there = looked == 0 ? found : timesAsLarge(0.5, found);
         double sure = Math.max(0, Likeness.of(edges.get(looked), area, stillEdges.get(looked), there));
         return sure < SURE_ENOUGH
-                ? Alignment.asItWas(sure)
-                : new Alignment(timesAsLarge(pixels, found.inverse().normalized()), sure, true);
+                ? Registration.asItWas(sure)
+                : new Registration(timesAsLarge(pixels, found.inverse().normalized()), sure, true);
     }
 
     /** @return the same on pictures so many times as large */

@@ -73,7 +73,7 @@ final class CutoutPainter {
             return;
         }
         art(cutout, pose, whole, Bounds.all(size).grownBy(reach))
-                .map(layer -> faded(layer, pose.opacity()))
+                .map(layer -> layer.faded(pose.opacity()))
                 .ifPresent(layer -> {
                     if (!cutout.shadow().none()) {
                         Layer shadow = ShadowPainter.of(layer, cutout.shadow(), scale);
@@ -141,17 +141,5 @@ final class CutoutPainter {
         int[] argb = new int[Math.toIntExact(clip.size().area())];
         draw(group.members(), place.then(Affine.shift(-clip.left(), -clip.top())), argb, clip.size());
         return Optional.of(new Layer(Raster.of(clip.size(), argb), clip.left(), clip.top()));
-    }
-
-    private static Layer faded(Layer layer, double opacity) {
-        if (opacity == 1) {
-            return layer;
-        }
-        int[] from = layer.raster().argb();
-        int[] argb = new int[from.length];
-        for (int i = 0; i < argb.length; i++) {
-            argb[i] = (int) Math.round((from[i] >>> 24) * opacity) << 24 | from[i] & 0xFFFFFF;
-        }
-        return new Layer(Raster.of(layer.raster().size(), argb), layer.x(), layer.y());
     }
 }

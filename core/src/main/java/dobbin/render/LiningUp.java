@@ -9,11 +9,11 @@ import dobbin.raster.Size;
 import dobbin.reel.Aligned;
 import dobbin.reel.OutOfRange;
 import dobbin.reel.Still;
-import dobbin.register.Alignment;
 import dobbin.register.Area;
 import dobbin.register.CommonBox;
 import dobbin.register.LineUp;
 import dobbin.register.MotionModel;
+import dobbin.register.Registration;
 import java.util.List;
 import java.util.Optional;
 
@@ -74,7 +74,7 @@ public final class LiningUp {
             return moved(still, Homography.NONE, 1);
         }
         Raster picture = pictures.raster(still.picture(), LEVEL);
-        Alignment found = lineUp.of(picture);
+        Registration found = lineUp.of(picture);
         Homography place = Homography.of(scale(still.size(), picture.size()))
                 .then(found.place(picture.size(), size))
                 .then(scale(size, to.size()));

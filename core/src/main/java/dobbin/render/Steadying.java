@@ -5,8 +5,8 @@ import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.reel.Aligned;
 import dobbin.reel.Still;
-import dobbin.register.Alignment;
 import dobbin.register.LineUp;
+import dobbin.register.Registration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -36,7 +36,7 @@ public final class Steadying {
     public static Optional<Step> step(Still before, Still still, Pictures pictures) {
         Raster other = pictures.raster(before.picture(), LiningUp.LEVEL);
         Raster picture = pictures.raster(still.picture(), LiningUp.LEVEL);
-        Alignment found = new LineUp(other).of(picture);
+        Registration found = new LineUp(other).of(picture);
         Homography place = Homography.of(LiningUp.scale(still.size(), picture.size()))
                 .then(found.place(picture.size(), other.size()))
                 .then(LiningUp.scale(other.size(), before.size()));

@@ -57,13 +57,13 @@ class LineUpTest {
         return Raster.of(SIZE, argb);
     }
 
-    private static Raster still(Alignment wanted, Random random) {
+    private static Raster still(Registration wanted, Random random) {
         return disturbed(
                 seen(Homography.of(TO_OTHER).then(wanted.place(SIZE, SIZE).inverse())), random);
     }
 
-    private static Alignment similarity(double dx, double dy, double turn, double scale) {
-        return new Alignment(
+    private static Registration similarity(double dx, double dy, double turn, double scale) {
+        return new Registration(
                 Homography.of(Affine.scale(scale, scale).then(Affine.turn(turn)).then(Affine.shift(dx, dy))), 1, true);
     }
 
@@ -71,7 +71,7 @@ class LineUpTest {
         return (2 * random.nextDouble() - 1) * most;
     }
 
-    private static double cornerError(Alignment found, Alignment wanted) {
+    private static double cornerError(Registration found, Registration wanted) {
         Homography one = found.place(SIZE, SIZE);
         Homography other = wanted.place(SIZE, SIZE);
         double sum = 0;
@@ -87,14 +87,14 @@ class LineUpTest {
     @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12})
     void aStillIsFoundToHalfAPixelAtItsCorners(int seed) {
         Random random = new Random(seed);
-        Alignment wanted = similarity(
+        Registration wanted = similarity(
                 (random.nextDouble() - 0.5) * 120,
                 (random.nextDouble() - 0.5) * 120,
                 (random.nextDouble() - 0.5) * 12,
                 0.95 + 0.1 * random.nextDouble());
         Raster still = disturbed(
                 seen(Homography.of(TO_OTHER).then(wanted.place(SIZE, SIZE).inverse())), random);
-        Alignment found = new LineUp(OTHER).of(still);
+        Registration found = new LineUp(OTHER).of(still);
         assertThat(found.found()).isTrue();
         assertThat(cornerError(found, wanted))
                 .as("%s, wanted %s", found, wanted)
@@ -111,9 +111,9 @@ class LineUpTest {
                 .then(new Affine(1 + upTo(0.02, random), upTo(0.02, random), 0, 1, 0, 0))
                 .then(similarity(upTo(40, random), upTo(40, random), upTo(5, random), 1)
                         .onOther());
-        Alignment wanted = new Alignment(seen, 1, true);
+        Registration wanted = new Registration(seen, 1, true);
         Raster still = still(wanted, random);
-        Alignment found = new LineUp(OTHER, Area.ALL, MotionModel.PERSPECTIVE).of(still);
+        Registration found = new LineUp(OTHER, Area.ALL, MotionModel.PERSPECTIVE).of(still);
         assertThat(found.found()).isTrue();
         assertThat(cornerError(found, wanted))
                 .as("%s, wanted %s", found, wanted)
@@ -125,7 +125,7 @@ class LineUpTest {
 
     @Test
     void theSameStillLiesWhereItIs() {
-        Alignment found = new LineUp(OTHER).of(OTHER);
+        Registration found = new LineUp(OTHER).of(OTHER);
         assertThat(cornerError(found, similarity(0, 0, 0, 1))).isLessThan(0.01);
         assertThat(found.sure()).isGreaterThan(0.99);
     }
@@ -137,7 +137,7 @@ class LineUpTest {
         for (int i = 0; i < argb.length; i++) {
             argb[i] = 0xFF000000 | (random.nextInt(256)) * 0x10101;
         }
-        Alignment noise = new LineUp(OTHER).of(Raster.of(SIZE, argb));
+        Registration noise = new LineUp(OTHER).of(Raster.of(SIZE, argb));
         assertThat(noise.found()).isFalse();
         assertThat(noise.place(SIZE, SIZE)).isEqualTo(Homography.NONE);
         assertThat(new LineUp(OTHER).of(Raster.filled(SIZE, 0xFF808080)).found())
@@ -150,7 +150,7 @@ class LineUpTest {
         assertThat(new LineUp(tiny).of(tiny).found()).isFalse();
         assertThat(new LineUp(OTHER).of(tiny).found()).isFalse();
         Raster lower = OTHER.cut(new Bounds(0, 40, 640, 440));
-        Alignment found = new LineUp(OTHER).of(lower);
+        Registration found = new LineUp(OTHER).of(lower);
         Homography place = found.place(lower.size(), SIZE);
         assertThat(place.x(0, 0)).isCloseTo(0, within(0.1));
         assertThat(place.y(0, 0)).isCloseTo(40, within(0.1));
@@ -159,7 +159,7 @@ class LineUpTest {
     /** A large part of the picture goes another way; what is in the area is followed. */
     @Test
     void onlyTheAreaCounts() {
-        Alignment wanted = similarity(18, -11, 0, 1);
+        Registration wanted = similarity(18, -11, 0, 1);
         Raster moved =
                 seen(Homography.of(TO_OTHER).then(wanted.place(SIZE, SIZE).inverse()));
         int[] argb = moved.argb().clone();
@@ -168,8 +168,8 @@ class LineUpTest {
             System.arraycopy(OTHER.argb(), y * SIZE.width(), argb, y * SIZE.width(), 400);
         }
         Raster still = Raster.of(SIZE, argb);
-        Alignment whole = new LineUp(OTHER).of(still);
-        Alignment right = new LineUp(OTHER, new Area(0.68, 0.1, 0.95, 0.9), MotionModel.SIMILARITY).of(still);
+        Registration whole = new LineUp(OTHER).of(still);
+        Registration right = new LineUp(OTHER, new Area(0.68, 0.1, 0.95, 0.9), MotionModel.SIMILARITY).of(still);
         assertThat(whole.dx()).isCloseTo(0, within(0.5));
         assertThat(right.dx()).isCloseTo(18, within(0.5));
         assertThat(right.dy()).isCloseTo(-11, within(0.5));

@@ -11,9 +11,9 @@ import dobbin.raster.Size;
  * @param sure 0 to 1: how well edges meet edges
  * @param found whether it was found at all; else it is left as it was
  */
-public record Alignment(Homography onOther, double sure, boolean found) {
-    static Alignment asItWas(double sure) {
-        return new Alignment(Homography.NONE, sure, false);
+public record Registration(Homography onOther, double sure, boolean found) {
+    static Registration asItWas(double sure) {
+        return new Registration(Homography.NONE, sure, false);
     }
 
     /** @return how far its middle lies to the right of the other's, in pixels of the other one */
