@@ -1,6 +1,7 @@
 package dobbin.apng;
 
 import dobbin.raster.Bounds;
+import dobbin.raster.BoundsBuilder;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.still.PngParts;
@@ -83,20 +84,15 @@ public final class ApngWriter {
     /** A frame must store something, so where nothing changes it is one pixel. */
     private static Bounds changed(Raster before, Raster now) {
         int width = now.width();
-        int left = width;
-        int top = now.height();
-        int right = 0;
-        int bottom = 0;
+        BoundsBuilder changed = new BoundsBuilder();
         for (int y = 0; y < now.height(); y++) {
             for (int x = 0; x < width; x++) {
                 if (now.argb()[y * width + x] != before.argb()[y * width + x]) {
-                    left = Math.min(left, x);
-                    right = Math.max(right, x + 1);
-                    top = Math.min(top, y);
-                    bottom = y + 1;
+                    changed.add(x, y);
                 }
             }
         }
-        return right == 0 ? new Bounds(0, 0, 1, 1) : new Bounds(left, top, right, bottom);
+        Bounds box = changed.bounds();
+        return box.isEmpty() ? new Bounds(0, 0, 1, 1) : box;
     }
 }

@@ -1,6 +1,7 @@
 package dobbin.draw;
 
 import dobbin.raster.Bounds;
+import dobbin.raster.BoundsBuilder;
 import dobbin.raster.Size;
 
 /**
@@ -12,16 +13,11 @@ final class Coverage {
 
     private final Size size;
     private final byte[] covered;
-    private int left;
-    private int top;
-    private int right;
-    private int bottom;
+    private final BoundsBuilder box = new BoundsBuilder();
 
     Coverage(Size size) {
         this.size = size;
         this.covered = new byte[Math.toIntExact(size.area())];
-        this.left = size.width();
-        this.top = size.height();
     }
 
     Size size() {
@@ -48,10 +44,7 @@ final class Coverage {
     }
 
     void changed(int fromX, int fromY, int toX, int toY) {
-        left = Math.min(left, fromX);
-        top = Math.min(top, fromY);
-        right = Math.max(right, toX);
-        bottom = Math.max(bottom, toY);
+        box.add(fromX, fromY, toX, toY);
     }
 
     /** Covers a pixel wholly, if it lies in the picture. */
@@ -63,6 +56,6 @@ final class Coverage {
 
     /** @return a box around all that is covered; empty where nothing is */
     Bounds box() {
-        return left < right && top < bottom ? new Bounds(left, top, right, bottom) : new Bounds(0, 0, 0, 0);
+        return box.bounds();
     }
 }

@@ -1,6 +1,7 @@
 package dobbin.draw;
 
 import dobbin.raster.Bounds;
+import dobbin.raster.BoundsBuilder;
 import dobbin.raster.Raster;
 import java.util.Optional;
 
@@ -10,10 +11,7 @@ public final class DrawnPart {
 
     /** @return the box around all pixels that are not wholly transparent; nothing where all are */
     public static Optional<Bounds> of(Raster layer) {
-        int left = layer.width();
-        int top = layer.height();
-        int right = 0;
-        int bottom = 0;
+        BoundsBuilder drawn = new BoundsBuilder();
         for (int y = 0; y < layer.height(); y++) {
             int row = y * layer.width();
             int first = 0;
@@ -27,11 +25,8 @@ public final class DrawnPart {
             while (layer.argb()[row + last] == 0) {
                 last--;
             }
-            left = Math.min(left, first);
-            right = Math.max(right, last + 1);
-            top = Math.min(top, y);
-            bottom = y + 1;
+            drawn.add(first, y, last + 1, y + 1);
         }
-        return right == 0 ? Optional.empty() : Optional.of(new Bounds(left, top, right, bottom));
+        return Optional.of(drawn.bounds()).filter(box -> !box.isEmpty());
     }
 }

@@ -1,6 +1,7 @@
 package dobbin.gif;
 
 import dobbin.raster.Bounds;
+import dobbin.raster.BoundsBuilder;
 import dobbin.raster.Size;
 import java.util.Arrays;
 import java.util.Set;
@@ -42,11 +43,8 @@ final class Change {
 
     private int drawn;
     private boolean exact = true;
-    private int left;
-    private int top;
-    private int right;
-    private int bottom;
-    private Bounds vanishing = new Bounds(0, 0, 0, 0);
+    private final BoundsBuilder box = new BoundsBuilder();
+    private final BoundsBuilder vanishing = new BoundsBuilder();
 
     private Change(int[] shown, int[] wanted, Size size, int tolerance, Set<Integer> keptColors, Calm calm) {
         this.calm = calm;
@@ -59,8 +57,6 @@ final class Change {
         this.keptColors = keptColors;
         this.keepsColors = !keptColors.isEmpty();
         this.held = new byte[shown.length];
-        this.left = width;
-        this.top = height;
     }
 
     /**
@@ -100,12 +96,12 @@ final class Change {
 
     /** @return the box of what must be drawn; empty where nothing must */
     Bounds box() {
-        return drawn == 0 ? new Bounds(0, 0, 0, 0) : new Bounds(left, top, right, bottom);
+        return box.bounds();
     }
 
     /** @return the box of what must become transparent, which drawing cannot do; empty where nothing must */
     Bounds vanishing() {
-        return vanishing;
+        return vanishing.bounds();
     }
 
     /** Only the tiles from the first pixel to the last that differ are looked at; most strips of most loops have none. */
@@ -184,7 +180,7 @@ final class Change {
         }
         if (differing == (x1 - x0) * (y1 - y0)) {
             drawn += differing;
-            extend(x0, y0, x1, y1);
+            box.add(x0, y0, x1, y1);
         } else {
             look(x0, y0, x1, y1);
         }
@@ -243,7 +239,7 @@ final class Change {
         }
         if (restless == pixels) {
             drawn += pixels;
-            extend(x0, y0, x1, y1);
+            box.add(x0, y0, x1, y1);
         } else if (restless > 0) {
             look(x0, y0, x1, y1);
         }
@@ -271,28 +267,13 @@ final class Change {
             for (int x = x0; x < x1; x++) {
                 if (held[y * width + x] == DRAWN) {
                     drawn++;
-                    extend(x, y, x + 1, y + 1);
+                    box.add(x, y);
                 }
             }
         }
     }
 
-    private void extend(int x0, int y0, int x1, int y1) {
-        left = Math.min(left, x0);
-        top = Math.min(top, y0);
-        right = Math.max(right, x1);
-        bottom = Math.max(bottom, y1);
-    }
-
     private void vanish(int at) {
-        int x = at % width;
-        int y = at / width;
-        vanishing = vanishing.isEmpty()
-                ? new Bounds(x, y, x + 1, y + 1)
-                : new Bounds(
-                        Math.min(vanishing.left(), x),
-                        Math.min(vanishing.top(), y),
-                        Math.max(vanishing.right(), x + 1),
-                        Math.max(vanishing.bottom(), y + 1));
+        vanishing.add(at % width, at / width);
     }
 }

@@ -1,6 +1,7 @@
 package dobbin.plate;
 
 import dobbin.raster.Bounds;
+import dobbin.raster.BoundsBuilder;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import java.util.ArrayList;
@@ -61,19 +62,13 @@ public final class Cutter {
     }
 
     private static Bounds box(boolean[] ink, Size size) {
-        int left = size.width();
-        int top = size.height();
-        int right = 0;
-        int bottom = 0;
+        BoundsBuilder box = new BoundsBuilder();
         for (int i = 0; i < ink.length; i++) {
             if (ink[i]) {
-                left = Math.min(left, i % size.width());
-                right = Math.max(right, i % size.width() + 1);
-                top = Math.min(top, i / size.width());
-                bottom = Math.max(bottom, i / size.width() + 1);
+                box.add(i % size.width(), i / size.width());
             }
         }
-        return left >= right ? new Bounds(0, 0, 0, 0) : new Bounds(left, top, right, bottom);
+        return box.bounds();
     }
 
     /** @return what all boxes cover, as seen from the place they have in common */

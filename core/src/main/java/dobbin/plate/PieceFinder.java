@@ -1,6 +1,7 @@
 package dobbin.plate;
 
 import dobbin.raster.Bounds;
+import dobbin.raster.BoundsBuilder;
 import dobbin.raster.Size;
 import java.util.ArrayList;
 import java.util.List;
@@ -39,10 +40,7 @@ final class PieceFinder {
 
     /** The region connected to a pixel, across corners as well (8-connectivity). */
     private void flood(int from, int label, boolean[] grown, int[] stack, List<Bounds> pieces) {
-        int left = size.width();
-        int top = size.height();
-        int right = 0;
-        int bottom = 0;
+        BoundsBuilder box = new BoundsBuilder();
         int count = 0;
         int depth = 0;
         stack[depth++] = from;
@@ -52,10 +50,7 @@ final class PieceFinder {
             int x = at % size.width();
             int y = at / size.width();
             if (ink[at]) {
-                left = Math.min(left, x);
-                right = Math.max(right, x + 1);
-                top = Math.min(top, y);
-                bottom = Math.max(bottom, y + 1);
+                box.add(x, y);
                 count++;
             }
             for (int dy = -1; dy <= 1; dy++) {
@@ -70,7 +65,7 @@ final class PieceFinder {
             }
         }
         boolean isSpeck = count < Math.max(SPECK_PIXELS, SPECK * ink.length);
-        pieces.add(isSpeck ? new Bounds(0, 0, 0, 0) : new Bounds(left, top, right, bottom));
+        pieces.add(isSpeck ? new Bounds(0, 0, 0, 0) : box.bounds());
     }
 
     /** @return the same with every pixel within {@code reach} across and down of one that is set */
