@@ -1,9 +1,9 @@
 package dobbin.apng;
 
-import dobbin.apng.FrameControl.DisposeOp;
 import dobbin.raster.Bounds;
 import dobbin.raster.Compositor;
 import dobbin.raster.Raster;
+import dobbin.raster.Screen;
 import dobbin.raster.Size;
 import dobbin.still.Checkpoint;
 import dobbin.still.DecodeLimits;
@@ -42,15 +42,13 @@ public final class ApngReader implements Series {
     private final List<Chunk> ofColor = new ArrayList<>();
     private final Size size;
     private final byte[] header;
-    private final int[] canvas;
+    private final Screen screen;
     private int plays;
     private int framesRead;
     private long sequence;
     private final int frames;
     private boolean done;
     private Chunk ahead;
-    private int[] before;
-    private FrameControl last;
 
     private ApngReader(byte[] file, DecodeLimits limits, Checkpoint checkpoint, PngChunks chunks, Chunk header) {
         this.checkpoint = checkpoint;
@@ -60,7 +58,7 @@ public final class ApngReader implements Series {
         this.size = new Size((int) header.number(0), (int) header.number(4));
         this.header = Arrays.copyOfRange(file, header.start(), header.start() + HEADER_BYTES);
         this.frames = Math.min(PngChunks.count(file, "fcTL"), limits.maxFrames());
-        this.canvas = new int[Math.toIntExact(size.area())];
+        this.screen = new Screen(size);
     }
 
     /** @return whether the file, or its first part, is a PNG that moves: an {@code acTL} chunk before the picture */
@@ -215,17 +213,13 @@ public final class ApngReader implements Series {
             throw new UnreadablePicture("has more than " + limits.maxFrames() + " frames");
         }
         Raster picture = decoded(control.place(), data);
-        dispose();
-        if (control.disposal() == DisposeOp.PUT_BACK) {
-            before = canvas.clone();
-        }
+        screen.next(control.place(), control.disposal());
         if (control.replaces()) {
-            clear(control.place());
+            screen.clear(control.place());
         }
-        Compositor.over(picture, control.place().left(), control.place().top(), canvas, size);
-        last = control;
+        Compositor.over(picture, control.place().left(), control.place().top(), screen.argb(), size);
         framesRead++;
-        return new Shown(Raster.of(size, canvas.clone()), control.delayMillis());
+        return new Shown(screen.picture(), control.delayMillis());
     }
 
     private Raster decoded(Bounds place, byte[] data) throws UnreadablePicture {
@@ -241,23 +235,5 @@ public final class ApngReader implements Series {
         PngWriter.writeChunk(png, "IDAT", data);
         PngWriter.writeChunk(png, "IEND", new byte[0]);
         return StillReader.readWhole(png.toByteArray(), limits, checkpoint);
-    }
-
-    private void dispose() {
-        if (last == null) {
-            return;
-        }
-        switch (last.disposal()) {
-            case KEEP -> {}
-            case CLEAR -> clear(last.place());
-            case PUT_BACK -> System.arraycopy(before, 0, canvas, 0, canvas.length);
-        }
-    }
-
-    private void clear(Bounds place) {
-        for (int y = place.top(); y < place.bottom(); y++) {
-            int row = y * size.width();
-            Arrays.fill(canvas, row + place.left(), row + place.right(), 0);
-        }
     }
 }

@@ -1,6 +1,7 @@
 package dobbin.apng;
 
 import dobbin.raster.Bounds;
+import dobbin.raster.Disposal;
 import dobbin.raster.Size;
 import dobbin.still.PngChunks.Chunk;
 import dobbin.still.UnreadablePicture;
@@ -13,16 +14,10 @@ import dobbin.still.UnreadablePicture;
  * @param disposal what becomes of the place before the next frame
  * @param replaces whether it takes the place of what is there and is not laid over it
  */
-record FrameControl(Bounds place, int delayMillis, DisposeOp disposal, boolean replaces) {
+record FrameControl(Bounds place, int delayMillis, Disposal disposal, boolean replaces) {
     private static final int LENGTH = 26;
     private static final int USUAL_PARTS = 100;
     private static final double MILLIS = 1000;
-
-    enum DisposeOp {
-        KEEP,
-        CLEAR,
-        PUT_BACK
-    }
 
     static FrameControl of(Chunk chunk, Size canvas, boolean isFirst) throws UnreadablePicture {
         if (chunk.length() != LENGTH) {
@@ -38,15 +33,15 @@ record FrameControl(Bounds place, int delayMillis, DisposeOp disposal, boolean r
         int parts = chunk.shortNumber(22) == 0 ? USUAL_PARTS : chunk.shortNumber(22);
         int millis = (int) Math.round(MILLIS * chunk.shortNumber(20) / parts);
         int disposal = chunk.octet(24);
-        if (disposal >= DisposeOp.values().length || chunk.octet(25) > 1) {
+        if (disposal >= Disposal.values().length || chunk.octet(25) > 1) {
             throw new UnreadablePicture("has a frame control with unknown values");
         }
-        DisposeOp then = DisposeOp.values()[disposal];
+        Disposal then = Disposal.values()[disposal];
         // Nothing was there before the first frame.
         return new FrameControl(
                 new Bounds((int) x, (int) y, (int) (x + width), (int) (y + height)),
                 millis,
-                isFirst && then == DisposeOp.PUT_BACK ? DisposeOp.CLEAR : then,
+                isFirst && then == Disposal.PUT_BACK ? Disposal.CLEAR : then,
                 chunk.octet(25) == 0);
     }
 }

@@ -1,6 +1,7 @@
 package dobbin.gif;
 
 import dobbin.raster.Bounds;
+import dobbin.raster.Disposal;
 import dobbin.raster.Size;
 import java.util.Arrays;
 import java.util.Set;

@@ -1,6 +1,7 @@
 package dobbin.gif;
 
 import dobbin.raster.Raster;
+import dobbin.raster.Screen;
 import dobbin.raster.Size;
 import dobbin.still.DecodeLimits;
 import java.nio.charset.StandardCharsets;
@@ -183,7 +184,8 @@ public final class GifReader {
         }
         int packed = fields[0] & 0xFF;
         int delay = fields[1] & 0xFF | (fields[2] & 0xFF) << 8;
-        return new GraphicControl(Disposal.ofCode(packed >> 2 & 7), delay, (packed & 1) == 1 ? fields[3] & 0xFF : -1);
+        return new GraphicControl(
+                GraphicControl.disposal(packed >> 2 & 7), delay, (packed & 1) == 1 ? fields[3] & 0xFF : -1);
     }
 
     /** "NETSCAPE2.0" or "ANIMEXTS1.0": 1, then how often viewers play it again after the first time (2 bytes, 0 endless). */
@@ -217,7 +219,8 @@ public final class GifReader {
         int[] global = globalColors.length > 0 ? globalColors : ALL_BLACK;
         int[] colors = localColors.length > 0 ? localColors : global;
         Patch patch = readPatch(left, top, width, height, (packed & 0x40) != 0, colors);
-        Raster picture = screen.show(patch, control);
+        patch.show(screen, control);
+        Raster picture = screen.picture();
         GifFrame frame = new GifFrame(picture, control.delayHundredths());
         control = GraphicControl.NONE;
         framesRead++;

@@ -77,7 +77,7 @@ final class GifWriter {
         unsignedByte(0x21);
         unsignedByte(0xF9);
         unsignedByte(4);
-        unsignedByte(frame.disposal().code() << 2 | (frame.transparentIndex() < 0 ? 0 : 1));
+        unsignedByte(GraphicControl.code(frame.disposal()) << 2 | (frame.transparentIndex() < 0 ? 0 : 1));
         unsignedShort(hundredths);
         unsignedByte(Math.max(0, frame.transparentIndex()));
         unsignedByte(0);

@@ -3,6 +3,7 @@ package dobbin.gif;
 import dobbin.palette.Palette;
 import dobbin.raster.Bounds;
 import dobbin.raster.Raster;
+import dobbin.raster.Screen;
 import dobbin.raster.Size;
 import java.util.List;
 
@@ -48,7 +49,7 @@ public final class Replay {
         int known = lzw.decode(frame.data(), frame.minimumCodeSize(), indices);
         int[] colors = entries(frame.own() == null ? filePalette : frame.own());
         Patch patch = new Patch(box.left(), box.top(), box.width(), box.height(), indices, known, false, colors);
-        screen.take(patch, new GraphicControl(frame.disposal(), 0, frame.transparentIndex()));
+        patch.show(screen, new GraphicControl(frame.disposal(), 0, frame.transparentIndex()));
     }
 
     private static int[] entries(Palette palette) {

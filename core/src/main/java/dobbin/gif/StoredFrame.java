@@ -2,6 +2,7 @@ package dobbin.gif;
 
 import dobbin.palette.Palette;
 import dobbin.raster.Bounds;
+import dobbin.raster.Disposal;
 import dobbin.raster.Memory;
 
 /**

@@ -1,8 +1,8 @@
 package dobbin.slim;
 
-import dobbin.gif.Disposal;
 import dobbin.gif.EncodedFrame;
 import dobbin.gif.StoredFrame;
+import dobbin.raster.Disposal;
 import java.util.List;
 import java.util.Locale;
 

@@ -11,6 +11,7 @@ import dobbin.palette.Palette;
 import dobbin.palette.PaletteBuilder;
 import dobbin.palette.PaletteTerms;
 import dobbin.raster.Bounds;
+import dobbin.raster.Disposal;
 import dobbin.raster.Raster;
 import dobbin.raster.Size;
 import dobbin.skerry.SkerryPoint;
