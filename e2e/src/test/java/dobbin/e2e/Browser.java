@@ -33,8 +33,8 @@ final class Browser implements AutoCloseable {
     private final List<String> complaints = new ArrayList<>();
 
     /**
-     * A test finds the loop paused, and menus open at once: this halves what the browser takes of a processor. What is to play is
-     * played by a press of Play. A {@code @Bench} sees what people see.
+     * A test asks for less motion: it finds the loop paused, and menus open at once, which takes a third less of a processor. A
+     * {@code @Bench} sees what people see.
      */
     Browser(Path profile) {
         context = playwright
